@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.core.battery;
+
+import org.jspecify.annotations.NullMarked;

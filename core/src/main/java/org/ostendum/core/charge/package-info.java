@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.core.charge;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.core.electrolyte;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,123 @@
+package org.ostendum.core.judge;
+
+import java.time.ZoneId;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.quantity.GravityDifference;
+import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.rulebook.Rules;
+
+/** One battery laid before the judge: everything already resolved to rules, corrected gravities and sound rounds. */
+public final class Case {
+    private final BatteryModel model;
+    private final Rules rules;
+    private final ZoneId zone;
+    private final PastRound latest;
+    private final List<PastRound> past;
+    private final Gravities gravities;
+    private final List<DatedGravities> soundPast;
+    private final Scatter scatter;
+    private final Set<Integer> setAside;
+
+    /**
+     * @param zone in which dates are named
+     * @param latest the round to be judged
+     * @param past earlier rounds, oldest first
+     */
+    public Case(BatteryModel model, Rules rules, ZoneId zone, PastRound latest, List<PastRound> past) {
+        this.model = model;
+        this.rules = rules;
+        this.zone = zone;
+        this.latest = latest;
+        this.past = List.copyOf(past);
+        this.soundPast = past.stream()
+                .filter(PastRound::isSound)
+                .map(p -> new DatedGravities(
+                        p.round().takenAt(), p.round().state(), Gravities.of(p.round(), rules.temperatureCorrection())))
+                .filter(d -> !d.gravities().isEmpty())
+                .toList();
+        this.scatter = Scatter.of(soundPast);
+        Gravities read = Gravities.of(latest.round(), rules.temperatureCorrection());
+        this.setAside = suspects(read);
+        this.gravities = read.without(setAside);
+    }
+
+    private Set<Integer> suspects(Gravities read) {
+        Set<Integer> suspects = new HashSet<>();
+        latest.round().readings().stream()
+                .filter(r -> r.gravity() != null && !r.confirmed())
+                .filter(r -> jump(read, r.cell()).isPresent())
+                .forEach(r -> suspects.add(r.cell()));
+        return suspects;
+    }
+
+    /** How far a reading has leapt from the cell's own past, when that is beyond all its scatter. */
+    Optional<GravityDifference> jump(Gravities read, int cell) {
+        return scatter.jump(read, cell, rules.count(RuleKey.SCATTER_FACTOR));
+    }
+
+    public BatteryModel model() {
+        return model;
+    }
+
+    public Rules rules() {
+        return rules;
+    }
+
+    public ZoneId zone() {
+        return zone;
+    }
+
+    public PastRound latest() {
+        return latest;
+    }
+
+    public List<PastRound> past() {
+        return past;
+    }
+
+    /** Corrected gravities of the latest round, without those set aside. */
+    public Gravities gravities() {
+        return gravities;
+    }
+
+    /** Cells of the latest round whose reading is not believed until it is drawn again. */
+    public Set<Integer> setAside() {
+        return setAside;
+    }
+
+    public Scatter scatter() {
+        return scatter;
+    }
+
+    /** Earlier rounds with gravities that can be relied on, oldest first. */
+    public List<DatedGravities> soundPast() {
+        return soundPast;
+    }
+
+    /** @return what the latest round lacks for its gravities to be judged at all */
+    public Optional<Missing> missingForGravity() {
+        if (!model.kind().hasCaps()) {
+            return Optional.of(Missing.CAPS);
+        }
+        if (gravities.isEmpty()) {
+            return Optional.of(Missing.GRAVITIES);
+        }
+        return latest.isSound() ? Optional.empty() : Optional.of(Missing.RELIABLE_ROUND);
+    }
+
+    /** @return what the latest round lacks for cells to be compared with each other on a full battery */
+    public Optional<Missing> missingForComparison() {
+        Optional<Missing> missing = missingForGravity();
+        if (missing.isPresent()) {
+            return missing;
+        }
+        if (!latest.round().state().isFull()) {
+            return Optional.of(Missing.FULL_CHARGE);
+        }
+        return 2 * gravities.count() > model.cells() ? Optional.empty() : Optional.of(Missing.MORE_CELLS);
+    }
+}

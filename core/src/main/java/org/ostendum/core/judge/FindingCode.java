@@ -1,0 +1,23 @@
+package org.ostendum.core.judge;
+
+/** What can be found; the codes are a contract with programs outside. */
+public enum FindingCode {
+    READING_IMPOSSIBLE("reading.impossible"),
+    READING_UNRELIABLE("reading.unreliable"),
+    CELL_DRY("cell.dry"),
+    CELL_OVERFILLED("cell.overfilled"),
+    CELL_COLOUR("cell.colour"),
+    CELL_WEAK("cell.weak"),
+    BATTERY_UNDERCHARGED("battery.undercharged"),
+    BATTERY_UNEVEN("battery.uneven");
+
+    private final String code;
+
+    FindingCode(String code) {
+        this.code = code;
+    }
+
+    public String code() {
+        return code;
+    }
+}

@@ -1,0 +1,93 @@
+package org.ostendum.core.judge;
+
+import java.util.Collection;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import org.ostendum.core.electrolyte.TemperatureCorrection;
+import org.ostendum.core.judge.statistics.Robust;
+import org.ostendum.core.measure.CellReading;
+import org.ostendum.core.measure.Round;
+import org.ostendum.core.quantity.Celsius;
+import org.ostendum.core.quantity.CorrectedGravity;
+import org.ostendum.core.quantity.GravityDifference;
+
+/**
+ * The corrected gravities of one round, by cell.
+ *
+ * @param byCell in the order of the cells
+ */
+public record Gravities(Map<Integer, CorrectedGravity> byCell) {
+
+    public static Gravities of(Round round, TemperatureCorrection correction) {
+        Map<Integer, CorrectedGravity> byCell = new TreeMap<>();
+        for (CellReading reading : round.readings()) {
+            if (reading.gravity() != null) {
+                Celsius temperature = round.temperatureOf(reading);
+                byCell.put(
+                        reading.cell(),
+                        temperature == null
+                                ? correction.uncorrected(reading.gravity())
+                                : correction.correct(reading.gravity(), temperature));
+            }
+        }
+        return new Gravities(byCell);
+    }
+
+    public Gravities without(Set<Integer> cells) {
+        Map<Integer, CorrectedGravity> rest = new TreeMap<>(byCell);
+        rest.keySet().removeAll(cells);
+        return new Gravities(rest);
+    }
+
+    public boolean isEmpty() {
+        return byCell.isEmpty();
+    }
+
+    public int count() {
+        return byCell.size();
+    }
+
+    public CorrectedGravity of(int cell) {
+        CorrectedGravity gravity = byCell.get(cell);
+        if (gravity == null) {
+            throw new IllegalArgumentException("Cell " + cell + " was not read");
+        }
+        return gravity;
+    }
+
+    /** @return the median of all cells read; of an even number the mean of the middle two */
+    public CorrectedGravity median() {
+        return new CorrectedGravity((int) Math.round(Robust.median(tenths(byCell.values()))));
+    }
+
+    /** @return how far the cell stands above the median; negative below */
+    public GravityDifference aboveMedian(int cell) {
+        return of(cell).minus(median());
+    }
+
+    public CorrectedGravity highest() {
+        return byCell.values().stream().max(CorrectedGravity::compareTo).orElseThrow();
+    }
+
+    public CorrectedGravity lowest() {
+        return byCell.values().stream().min(CorrectedGravity::compareTo).orElseThrow();
+    }
+
+    public int lowestCell() {
+        CorrectedGravity lowest = lowest();
+        return byCell.entrySet().stream()
+                .filter(e -> e.getValue().equals(lowest))
+                .findFirst()
+                .orElseThrow()
+                .getKey();
+    }
+
+    public GravityDifference spread() {
+        return highest().minus(lowest());
+    }
+
+    private static double[] tenths(Collection<CorrectedGravity> gravities) {
+        return gravities.stream().mapToDouble(CorrectedGravity::tenths).toArray();
+    }
+}

@@ -1,0 +1,84 @@
+package org.ostendum.core.judge;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.ostendum.core.judge.statistics.Robust;
+import org.ostendum.core.quantity.GravityDifference;
+
+/**
+ * How much this battery's readings usually hop about: the robust standard deviation of the changes, from round to round,
+ * of each cell's distance to its battery's median.
+ */
+public final class Scatter {
+    /** A hydrometer is read to 2 points at best, so no battery scatters less (rule of thumb). */
+    private static final int LEAST_TENTHS = 20;
+    /** Fewer rounds say nothing about what is usual. */
+    private static final int LEAST_ROUNDS = 3;
+    /** The cell's own place is the median of this many last rounds. */
+    private static final int ROUNDS_FOR_PLACE = 3;
+    /** A median of fewer cells is moved by the cell itself. */
+    private static final int LEAST_CELLS = 3;
+    /** The last dozen is what "usual" means. */
+    private static final int ROUNDS_FOR_SCATTER = 12;
+
+    private final List<DatedGravities> past;
+    private final double tenths;
+
+    private Scatter(List<DatedGravities> past, double tenths) {
+        this.past = past;
+        this.tenths = tenths;
+    }
+
+    static Scatter of(List<DatedGravities> soundPast) {
+        List<DatedGravities> recent =
+                soundPast.subList(Math.max(0, soundPast.size() - ROUNDS_FOR_SCATTER), soundPast.size());
+        List<Double> changes = new ArrayList<>();
+        for (int i = 1; i < recent.size(); i++) {
+            addChanges(changes, recent.get(i - 1).gravities(), recent.get(i).gravities());
+        }
+        double deviation = changes.isEmpty()
+                ? LEAST_TENTHS
+                : Robust.deviation(
+                        changes.stream().mapToDouble(Double::doubleValue).toArray());
+        return new Scatter(recent, Math.max(LEAST_TENTHS, deviation));
+    }
+
+    private static void addChanges(List<Double> changes, Gravities before, Gravities after) {
+        if (before.isEmpty() || after.isEmpty()) {
+            return;
+        }
+        double medians = after.median().tenths() - before.median().tenths();
+        after.byCell().forEach((cell, gravity) -> {
+            var earlier = before.byCell().get(cell);
+            if (earlier != null) {
+                changes.add(gravity.tenths() - earlier.tenths() - medians);
+            }
+        });
+    }
+
+    public GravityDifference usual() {
+        return new GravityDifference((int) Math.round(tenths));
+    }
+
+    /**
+     * @param factor times the usual scatter
+     * @return how far the cell has moved against its battery since its last rounds, if by more than {@code factor} times
+     *     the usual; empty also where the past is too short to say
+     */
+    Optional<GravityDifference> jump(Gravities now, int cell, int factor) {
+        double[] places = past.stream()
+                .skip(Math.max(0, past.size() - ROUNDS_FOR_PLACE))
+                .map(DatedGravities::gravities)
+                .filter(g -> g.byCell().containsKey(cell))
+                .mapToDouble(g -> g.aboveMedian(cell).tenths())
+                .toArray();
+        if (past.size() < LEAST_ROUNDS || places.length < LEAST_ROUNDS - 1 || now.count() < LEAST_CELLS) {
+            return Optional.empty();
+        }
+        double moved = now.aboveMedian(cell).tenths() - Robust.median(places);
+        return Math.abs(moved) > factor * tenths
+                ? Optional.of(new GravityDifference((int) Math.round(moved)))
+                : Optional.empty();
+    }
+}

@@ -1,0 +1,51 @@
+package org.ostendum.core.judge.question;
+
+import java.util.List;
+import java.util.Set;
+import org.ostendum.core.judge.Case;
+import org.ostendum.core.judge.Cells;
+import org.ostendum.core.judge.Evidence;
+import org.ostendum.core.judge.Finding;
+import org.ostendum.core.judge.FindingCode;
+import org.ostendum.core.judge.Message;
+import org.ostendum.core.judge.Missing;
+import org.ostendum.core.judge.NextStep;
+import org.ostendum.core.judge.Outcome;
+import org.ostendum.core.judge.Question;
+import org.ostendum.core.judge.Severity;
+import org.ostendum.core.rulebook.RuleKey;
+
+/** Has a cell leapt so far from its own past that the reading, not the cell, is to be doubted first? */
+public final class ImpossibleReadings implements Question {
+    @Override
+    public String name() {
+        return "impossible-readings";
+    }
+
+    @Override
+    public Outcome ask(Case battery) {
+        if (battery.soundPast().size() < 3) {
+            return new Outcome.NotJudged(Missing.MORE_ROUNDS);
+        }
+        Set<Integer> suspects = battery.setAside();
+        return suspects.isEmpty() ? new Outcome.Clear() : Outcome.of(finding(battery, suspects));
+    }
+
+    private static Finding finding(Case battery, Set<Integer> suspects) {
+        Cells cells = new Cells(List.copyOf(suspects));
+        return new Finding(
+                FindingCode.READING_IMPOSSIBLE,
+                cells,
+                Severity.WATCH,
+                Message.of("finding.impossible", cells),
+                Message.of(
+                        "finding.impossible.why",
+                        battery.scatter().usual(),
+                        battery.rules().value(RuleKey.SCATTER_FACTOR)),
+                List.of(battery.rules().use(RuleKey.SCATTER_FACTOR)),
+                List.of(new Evidence("usualScatter", battery.scatter().usual())),
+                NextStep.READ_AGAIN,
+                null,
+                0.9);
+    }
+}

@@ -1,0 +1,71 @@
+package org.ostendum.core.judge.question;
+
+import java.util.List;
+import java.util.Optional;
+import org.ostendum.core.judge.Case;
+import org.ostendum.core.judge.Cells;
+import org.ostendum.core.judge.Evidence;
+import org.ostendum.core.judge.Finding;
+import org.ostendum.core.judge.FindingCode;
+import org.ostendum.core.judge.Gravities;
+import org.ostendum.core.judge.Message;
+import org.ostendum.core.judge.Missing;
+import org.ostendum.core.judge.NextStep;
+import org.ostendum.core.judge.Outcome;
+import org.ostendum.core.judge.Question;
+import org.ostendum.core.judge.Severity;
+import org.ostendum.core.measure.RoundState;
+import org.ostendum.core.quantity.GravityDifference;
+import org.ostendum.core.rulebook.RuleKey;
+
+/**
+ * Does a cell stand far below its battery on a full charge? After an equalise that is a bad cell; before one it may only
+ * have been left behind, so equalise first.
+ */
+public final class WeakCells implements Question {
+    @Override
+    public String name() {
+        return "weak-cells";
+    }
+
+    @Override
+    public Outcome ask(Case battery) {
+        Optional<Missing> missing = battery.missingForComparison();
+        if (missing.isPresent()) {
+            return new Outcome.NotJudged(missing.get());
+        }
+        return Outcome.of(
+                below(battery).stream().map(cell -> finding(battery, cell)).toList());
+    }
+
+    /** Cells at or beyond the limit below the median. */
+    static List<Integer> below(Case battery) {
+        Gravities gravities = battery.gravities();
+        GravityDifference limit = battery.rules().points(RuleKey.CELL_BELOW_MEDIAN);
+        return gravities.byCell().keySet().stream()
+                .filter(cell -> gravities.aboveMedian(cell).negated().compareTo(limit) >= 0)
+                .toList();
+    }
+
+    private static Finding finding(Case battery, int cell) {
+        boolean equalised = battery.latest().round().state() == RoundState.AFTER_EQUALISE;
+        String how = equalised ? "finding.weak.proved" : "finding.weak.suspected";
+        Gravities gravities = battery.gravities();
+        GravityDifference below = gravities.aboveMedian(cell).negated();
+        GravityDifference limit = battery.rules().points(RuleKey.CELL_BELOW_MEDIAN);
+        return new Finding(
+                FindingCode.CELL_WEAK,
+                Cells.of(cell),
+                equalised ? Severity.STOP : Severity.ACT,
+                Message.of(how, Cells.of(cell)),
+                Message.of(how + ".why", gravities.of(cell), below, gravities.median(), limit),
+                List.of(battery.rules().use(RuleKey.CELL_BELOW_MEDIAN)),
+                List.of(
+                        new Evidence("gravity", gravities.of(cell)),
+                        new Evidence("median", gravities.median()),
+                        new Evidence("belowMedian", below)),
+                equalised ? NextStep.REPAIR_CELL : NextStep.EQUALISE,
+                null,
+                equalised ? 0.93 : 0.6);
+    }
+}

@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.core.judge.statistics;
+
+import org.jspecify.annotations.NullMarked;

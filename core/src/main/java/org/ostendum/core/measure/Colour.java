@@ -1,0 +1,9 @@
+package org.ostendum.core.measure;
+
+/** The look of the sample in the hydrometer. */
+public enum Colour {
+    CLEAR,
+    BROWN,
+    MILKY,
+    PARTICLES
+}

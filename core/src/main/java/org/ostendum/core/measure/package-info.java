@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.core.measure;
+
+import org.jspecify.annotations.NullMarked;

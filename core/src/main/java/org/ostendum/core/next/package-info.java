@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.core.next;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.core.quantity;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,130 @@
+package org.ostendum.core.rulebook;
+
+import java.math.BigDecimal;
+import java.util.Arrays;
+import java.util.Optional;
+import org.ostendum.core.battery.Duty;
+
+/**
+ * Every threshold the core uses: its key as in the description of the job, unit, default, allowed range (both ends
+ * included) and source. What it means and which school it follows is told in the language of the reader, under the key.
+ */
+public enum RuleKey {
+    TEMPERATURE_REFERENCE("measure.temperature.reference", Unit.CELSIUS, "25", "15", "30", Source.IEEE_450),
+    TEMPERATURE_LEAST("measure.temperature.least", Unit.CELSIUS, "5", "-20", "15", Source.RULE_OF_THUMB),
+    TEMPERATURE_MOST("measure.temperature.most", Unit.CELSIUS, "45", "30", "60", Source.RULE_OF_THUMB),
+    CHARGES_AFTER_WATER("measure.not-after-water.charges", Unit.COUNT, "1", "0", "3", Source.IEEE_450),
+    GASSING_WAIT("measure.hydrometer.gassing-wait", Unit.MINUTES, "30", "0", "480", Source.RULE_OF_THUMB),
+    SCATTER_FACTOR("measure.hydrometer.scatter-factor", Unit.COUNT, "10", "4", "30", Source.RULE_OF_THUMB),
+    FULL_TOLERANCE("measure.full-window.tolerance", Unit.POINTS, "5", "0", "15", Source.RULE_OF_THUMB),
+    SPREAD_FINE("judge.spread.fine", Unit.POINTS, "20", "5", "40", Source.RULE_OF_THUMB),
+    SPREAD_EQUALISE("judge.spread.equalise", Unit.POINTS, "30", "10", "80", Source.IEEE_450),
+    CELL_BELOW_MEDIAN("judge.spread.cell-below-median", Unit.POINTS, "50", "20", "120", Source.RULE_OF_THUMB),
+    TREND_ROUNDS("judge.trend.rounds", Unit.COUNT, "6", "5", "30", Source.RULE_OF_THUMB),
+    TREND_WINDOW("judge.trend.window", Unit.COUNT, "12", "6", "60", Source.RULE_OF_THUMB),
+    TREND_LEAST_FALL("judge.trend.least-fall", Unit.POINTS, "8", "3", "40", Source.RULE_OF_THUMB),
+    TREND_HORIZON("judge.trend.horizon", Unit.DAYS, "240", "14", "1095", Source.RULE_OF_THUMB),
+    ROUND_INTERVAL_MOTIVE("measure.hydrometer.interval.motive", Unit.DAYS, "21", "1", "120", Source.RULE_OF_THUMB),
+    ROUND_INTERVAL_DEEP_CYCLE(
+            "measure.hydrometer.interval.deep-cycle", Unit.DAYS, "30", "1", "120", Source.RULE_OF_THUMB),
+    ROUND_INTERVAL_AIRCRAFT("measure.hydrometer.interval.aircraft", Unit.DAYS, "30", "1", "120", Source.FAA_AC_43),
+    ROUND_INTERVAL_STATIONARY("measure.hydrometer.interval.stationary", Unit.DAYS, "30", "1", "180", Source.IEEE_450),
+    EQUALISE_INTERVAL("equalise.when.interval", Unit.DAYS, "30", "5", "365", Source.RULE_OF_THUMB),
+    WATER_INTERVAL_MOTIVE("water.how-often.motive", Unit.DAYS, "14", "1", "90", Source.RULE_OF_THUMB),
+    WATER_INTERVAL_DEEP_CYCLE("water.how-often.deep-cycle", Unit.DAYS, "14", "1", "90", Source.RULE_OF_THUMB),
+    WATER_INTERVAL_AIRCRAFT("water.how-often.aircraft", Unit.DAYS, "45", "1", "180", Source.RULE_OF_THUMB),
+    WATER_INTERVAL_STATIONARY("water.how-often.stationary", Unit.DAYS, "90", "1", "365", Source.RULE_OF_THUMB),
+    COOLING("charge.cool", Unit.HOURS, "8", "0", "48", Source.RULE_OF_THUMB);
+
+    private final String key;
+    private final Unit unit;
+    private final BigDecimal standard;
+    private final BigDecimal least;
+    private final BigDecimal most;
+    private final Source source;
+
+    RuleKey(String key, Unit unit, String standard, String least, String most, Source source) {
+        this.key = key;
+        this.unit = unit;
+        this.standard = new BigDecimal(standard);
+        this.least = new BigDecimal(least);
+        this.most = new BigDecimal(most);
+        this.source = source;
+    }
+
+    /** Where a default comes from. */
+    public enum Source {
+        IEEE_450("IEEE 450"),
+        FAA_AC_43("FAA AC 43.13-1B"),
+        RULE_OF_THUMB("");
+
+        private final String title;
+
+        Source(String title) {
+            this.title = title;
+        }
+
+        /** @return the document, empty for a rule of thumb */
+        public String title() {
+            return title;
+        }
+    }
+
+    public String key() {
+        return key;
+    }
+
+    public Unit unit() {
+        return unit;
+    }
+
+    /** The value where neither site nor model says otherwise. */
+    public BigDecimal standard() {
+        return standard;
+    }
+
+    public BigDecimal least() {
+        return least;
+    }
+
+    public BigDecimal most() {
+        return most;
+    }
+
+    public Source source() {
+        return source;
+    }
+
+    /** @return whether a site or a model may set this value */
+    public boolean allows(BigDecimal value) {
+        return value.compareTo(least) >= 0 && value.compareTo(most) <= 0;
+    }
+
+    /** The practice the rule belongs to: the first two parts of its key. */
+    public String practice() {
+        String[] parts = key.split("\\.");
+        return parts[0] + "." + parts[1];
+    }
+
+    public static Optional<RuleKey> find(String key) {
+        return Arrays.stream(values()).filter(r -> r.key.equals(key)).findFirst();
+    }
+
+    public static RuleKey roundInterval(Duty duty) {
+        return switch (duty) {
+            case MOTIVE -> ROUND_INTERVAL_MOTIVE;
+            case DEEP_CYCLE -> ROUND_INTERVAL_DEEP_CYCLE;
+            case AIRCRAFT -> ROUND_INTERVAL_AIRCRAFT;
+            case STATIONARY -> ROUND_INTERVAL_STATIONARY;
+        };
+    }
+
+    public static RuleKey waterInterval(Duty duty) {
+        return switch (duty) {
+            case MOTIVE -> WATER_INTERVAL_MOTIVE;
+            case DEEP_CYCLE -> WATER_INTERVAL_DEEP_CYCLE;
+            case AIRCRAFT -> WATER_INTERVAL_AIRCRAFT;
+            case STATIONARY -> WATER_INTERVAL_STATIONARY;
+        };
+    }
+}

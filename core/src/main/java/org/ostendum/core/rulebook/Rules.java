@@ -1,0 +1,84 @@
+package org.ostendum.core.rulebook;
+
+import java.math.BigDecimal;
+import java.time.Duration;
+import java.util.EnumMap;
+import java.util.Map;
+import org.ostendum.core.electrolyte.TemperatureCorrection;
+import org.ostendum.core.quantity.Celsius;
+import org.ostendum.core.quantity.GravityDifference;
+
+/** The thresholds in force for one battery: defaults, then the site's values, then the model's. Immutable. */
+public final class Rules {
+    private final Map<RuleKey, BigDecimal> set;
+
+    private Rules(Map<RuleKey, BigDecimal> set) {
+        this.set = set;
+    }
+
+    public static Rules standard() {
+        return new Rules(new EnumMap<>(RuleKey.class));
+    }
+
+    /**
+     * @param values win over those in force
+     * @throws IllegalArgumentException for a value outside its rule's range
+     */
+    public Rules with(Map<RuleKey, BigDecimal> values) {
+        EnumMap<RuleKey, BigDecimal> merged = new EnumMap<>(RuleKey.class);
+        merged.putAll(set);
+        values.forEach((key, value) -> merged.put(key, checked(key, value)));
+        return new Rules(merged);
+    }
+
+    private static BigDecimal checked(RuleKey key, BigDecimal value) {
+        if (!key.allows(value)) {
+            throw new IllegalArgumentException(
+                    key.key() + " is " + value + ", allowed is " + key.least() + " to " + key.most());
+        }
+        return value;
+    }
+
+    public BigDecimal value(RuleKey key) {
+        return set.getOrDefault(key, key.standard());
+    }
+
+    /** The rule with the value it has now, as a verdict keeps it. */
+    public RuleUse use(RuleKey key) {
+        return new RuleUse(key, value(key));
+    }
+
+    public GravityDifference points(RuleKey key) {
+        return new GravityDifference(in(key, Unit.POINTS).movePointRight(1).intValue());
+    }
+
+    public Celsius celsius(RuleKey key) {
+        return Celsius.of(in(key, Unit.CELSIUS).doubleValue());
+    }
+
+    public int count(RuleKey key) {
+        return in(key, Unit.COUNT).intValue();
+    }
+
+    /** @throws IllegalArgumentException for a rule that is no length of time */
+    public Duration duration(RuleKey key) {
+        double value = value(key).doubleValue();
+        return switch (key.unit()) {
+            case MINUTES -> Duration.ofSeconds(Math.round(value * 60));
+            case HOURS -> Duration.ofSeconds(Math.round(value * 3600));
+            case DAYS -> Duration.ofSeconds(Math.round(value * 86_400));
+            default -> throw new IllegalArgumentException(key.key() + " is no length of time");
+        };
+    }
+
+    public TemperatureCorrection temperatureCorrection() {
+        return new TemperatureCorrection(celsius(RuleKey.TEMPERATURE_REFERENCE));
+    }
+
+    private BigDecimal in(RuleKey key, Unit unit) {
+        if (key.unit() != unit) {
+            throw new IllegalArgumentException(key.key() + " is in " + key.unit() + ", not " + unit);
+        }
+        return value(key);
+    }
+}

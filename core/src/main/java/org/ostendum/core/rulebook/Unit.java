@@ -1,0 +1,12 @@
+package org.ostendum.core.rulebook;
+
+/** Units in which a rule's value is written. */
+public enum Unit {
+    /** Thousandths of specific gravity. */
+    POINTS,
+    CELSIUS,
+    MINUTES,
+    HOURS,
+    DAYS,
+    COUNT
+}

@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.core.rulebook;
+
+import org.jspecify.annotations.NullMarked;

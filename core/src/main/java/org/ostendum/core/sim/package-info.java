@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.core.sim;
+
+import org.jspecify.annotations.NullMarked;
