@@ -102,7 +102,7 @@ public enum RuleKey {
 
     /** The practice the rule belongs to: the first two parts of its key. */
     public String practice() {
-        String[] parts = key.split("\\.");
+        String[] parts = key.split("\\.", -1);
         return parts[0] + "." + parts[1];
     }
 

@@ -123,7 +123,7 @@ public final class SimulatedBattery {
         int forgotten =
                 told(Story.Forgotten.class).mapToInt(Story.Forgotten::days).sum();
         boolean due = daysSinceRound >= habits.roundEveryDays() && days - day > forgotten;
-        if (due || last && forgotten == 0) {
+        if (due || (last && forgotten == 0)) {
             read(at, day, last);
             daysSinceRound = 0;
         }

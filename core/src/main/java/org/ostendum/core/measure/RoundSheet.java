@@ -1,0 +1,136 @@
+package org.ostendum.core.measure;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.quantity.Celsius;
+import org.ostendum.core.quantity.SpecificGravity;
+
+/** A round being taken: entries in the order in which they were made, and what they come to. */
+public final class RoundSheet {
+    /** A second draw this close to the first confirms it; a hydrometer is read to 2 points at best (rule of thumb). */
+    private static final int SAME_WITHIN_POINTS = 5;
+
+    private static final int WHOLE_ROUND = 0;
+
+    private final int cells;
+    private final Map<Place, String> last = new HashMap<>();
+    private final Set<Integer> confirmed = new HashSet<>();
+
+    private record Place(int cell, SheetField field) {}
+
+    /**
+     * @param cells number of cells of the battery
+     * @param entries in the order in which they were made
+     */
+    public RoundSheet(int cells, List<SheetEntry> entries) {
+        this.cells = cells;
+        entries.forEach(this::enter);
+    }
+
+    private void enter(SheetEntry entry) {
+        Place place = new Place(entry.cell(), entry.field());
+        String before = last.get(place);
+        if (entry.field() == SheetField.GRAVITY) {
+            noteConfirmation(entry.cell(), before, entry.value());
+        }
+        if (entry.value() == null) {
+            last.remove(place);
+        } else {
+            last.put(place, entry.value());
+            dropContradicted(entry);
+        }
+    }
+
+    private void noteConfirmation(int cell, @Nullable String before, @Nullable String now) {
+        boolean same = before != null
+                && now != null
+                && Math.abs(Integer.parseInt(before) - Integer.parseInt(now)) <= SAME_WITHIN_POINTS;
+        if (same) {
+            confirmed.add(cell);
+        } else {
+            confirmed.remove(cell);
+        }
+    }
+
+    /** A cell has a gravity, or is too low, or was skipped: the last word counts. */
+    private void dropContradicted(SheetEntry entry) {
+        Set<SheetField> ways = Set.of(SheetField.GRAVITY, SheetField.TOO_LOW, SheetField.SKIPPED);
+        if (ways.contains(entry.field())) {
+            ways.stream().filter(way -> way != entry.field()).forEach(way -> last.remove(new Place(entry.cell(), way)));
+        }
+    }
+
+    public @Nullable String value(int cell, SheetField field) {
+        return last.get(new Place(cell, field));
+    }
+
+    /** @return the temperature of the whole round, null when not taken */
+    public @Nullable Celsius temperature() {
+        return celsius(WHOLE_ROUND);
+    }
+
+    private @Nullable Celsius celsius(int cell) {
+        String tenths = value(cell, SheetField.TEMPERATURE);
+        return tenths == null ? null : new Celsius(Integer.parseInt(tenths));
+    }
+
+    /** @return readings of every cell on which anything was entered, in the order of the path */
+    public List<CellReading> readings() {
+        List<CellReading> readings = new ArrayList<>();
+        for (int cell = 1; cell <= cells; cell++) {
+            if (isTouched(cell)) {
+                readings.add(reading(cell));
+            }
+        }
+        return readings;
+    }
+
+    private boolean isTouched(int cell) {
+        return Arrays.stream(SheetField.values())
+                .filter(field -> field != SheetField.SKIPPED)
+                .anyMatch(field -> value(cell, field) != null);
+    }
+
+    private CellReading reading(int cell) {
+        String gravity = value(cell, SheetField.GRAVITY);
+        String level = value(cell, SheetField.LEVEL);
+        String colour = value(cell, SheetField.COLOUR);
+        return new CellReading(
+                cell,
+                gravity == null ? null : SpecificGravity.ofPoints(Integer.parseInt(gravity)),
+                value(cell, SheetField.TOO_LOW) != null,
+                confirmed.contains(cell),
+                celsius(cell),
+                null,
+                false,
+                level == null ? null : Level.valueOf(level),
+                colour == null ? null : Colour.valueOf(colour));
+    }
+
+    /** @return cells that need no visit any more */
+    public Set<Integer> done() {
+        return IntStream.rangeClosed(1, cells)
+                .filter(cell -> value(cell, SheetField.GRAVITY) != null
+                        || value(cell, SheetField.TOO_LOW) != null
+                        || value(cell, SheetField.SKIPPED) != null)
+                .boxed()
+                .collect(Collectors.toSet());
+    }
+
+    public int cellsRead() {
+        return (int) readings().stream().filter(CellReading::isRead).count();
+    }
+
+    public Round round(Instant takenAt, RoundState state) {
+        return new Round(takenAt, state, temperature(), readings());
+    }
+}

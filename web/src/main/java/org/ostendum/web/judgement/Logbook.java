@@ -1,0 +1,26 @@
+package org.ostendum.web.judgement;
+
+import java.util.List;
+import org.ostendum.web.store.Battery;
+import org.ostendum.web.store.Ledger;
+import org.ostendum.web.store.NewEntry;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Writes into a battery's ledger and brings its present state up to it, in one transaction. */
+@Service
+public class Logbook {
+    private final Ledger ledger;
+    private final Bench bench;
+
+    Logbook(Ledger ledger, Bench bench) {
+        this.ledger = ledger;
+        this.bench = bench;
+    }
+
+    @Transactional
+    public void write(Battery battery, List<NewEntry> entries) {
+        ledger.append(battery.id(), entries);
+        bench.refresh(battery);
+    }
+}

@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.web.judgement;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.web.page;
+
+import org.jspecify.annotations.NullMarked;

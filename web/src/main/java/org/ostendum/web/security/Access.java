@@ -1,0 +1,72 @@
+package org.ostendum.web.security;
+
+import static org.ostendum.web.store.Role.LEAD;
+import static org.ostendum.web.store.Role.MECHANIC;
+import static org.ostendum.web.store.Role.TECHNICIAN;
+import static org.springframework.http.HttpMethod.GET;
+import static org.springframework.http.HttpMethod.POST;
+
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import org.ostendum.web.store.Role;
+import org.springframework.http.HttpMethod;
+
+/** Who may go where: the one place in which every route and its roles are declared. What is not here is closed to all. */
+public final class Access {
+    private static final Set<Role> EVERYBODY = EnumSet.allOf(Role.class);
+    private static final Set<Role> WORKERS = EnumSet.of(TECHNICIAN, LEAD, MECHANIC);
+    private static final Set<Role> LEADS = EnumSet.of(LEAD);
+
+    private Access() {}
+
+    /**
+     * A way into the application.
+     *
+     * @param pattern of the path; {@code *} is one part of it
+     * @param roles that may use it; {@code open} routes need no sign-in at all
+     */
+    public record Route(HttpMethod method, String pattern, Set<Role> roles, boolean open) {}
+
+    public static final List<Route> ROUTES = List.of(
+            open(GET, "/static/**"),
+            open(GET, "/favicon.ico"),
+            open(GET, "/first-aid"),
+            open(GET, "/sign-in"),
+            open(POST, "/sign-in"),
+            open(GET, "/error"),
+            open(GET, "/actuator/health"),
+            route(GET, "/actuator/metrics/**", LEADS),
+            route(POST, "/sign-out", EVERYBODY),
+            route(GET, "/", EVERYBODY),
+            route(GET, "/rooms/*", EVERYBODY),
+            route(GET, "/fleet", EVERYBODY),
+            route(GET, "/find", EVERYBODY),
+            route(GET, "/me", EVERYBODY),
+            route(POST, "/me", EVERYBODY),
+            route(GET, "/ledger", EVERYBODY),
+            route(GET, "/rules", EVERYBODY),
+            route(POST, "/rules/*", LEADS),
+            route(GET, "/batteries/*", EVERYBODY),
+            route(GET, "/batteries/*/ledger", EVERYBODY),
+            route(POST, "/batteries/*/log", WORKERS),
+            route(GET, "/batteries/*/correct", WORKERS),
+            route(POST, "/batteries/*/correct", WORKERS),
+            route(GET, "/batteries/*/round", WORKERS),
+            route(POST, "/batteries/*/round", WORKERS),
+            route(GET, "/rounds/*/board", WORKERS),
+            route(POST, "/rounds/*/values", WORKERS),
+            route(POST, "/rounds/*/state", WORKERS),
+            route(POST, "/rounds/*/close", WORKERS),
+            route(GET, "/setup", LEADS),
+            route(GET, "/setup/**", LEADS),
+            route(POST, "/setup/**", LEADS));
+
+    private static Route open(HttpMethod method, String pattern) {
+        return new Route(method, pattern, EVERYBODY, true);
+    }
+
+    private static Route route(HttpMethod method, String pattern, Set<Role> roles) {
+        return new Route(method, pattern, roles, false);
+    }
+}

@@ -1,0 +1,58 @@
+package org.ostendum.web.security;
+
+import jakarta.servlet.DispatcherType;
+import org.ostendum.web.security.Access.Route;
+import org.ostendum.web.store.Role;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.security.authentication.LockedException;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
+
+/** Sign-in by form, routes by role, and what a browser may load: only what the application itself serves. */
+@Configuration
+class SecurityConfiguration {
+    private static final String CONTENT_SECURITY_POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; "
+            + "img-src 'self'; font-src 'self'; connect-src 'self'; form-action 'self'; frame-ancestors 'none'; "
+            + "base-uri 'none'";
+
+    @Bean
+    PasswordEncoder passwordEncoder() {
+        return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    }
+
+    @Bean
+    SecurityFilterChain chain(HttpSecurity http, PersonSignIn signIn) throws Exception {
+        return http.authenticationProvider(signIn)
+                .authorizeHttpRequests(requests -> {
+                    for (Route route : Access.ROUTES) {
+                        var matcher = PathPatternRequestMatcher.withDefaults().matcher(route.method(), route.pattern());
+                        if (route.open()) {
+                            requests.requestMatchers(matcher).permitAll();
+                        } else {
+                            requests.requestMatchers(matcher)
+                                    .hasAnyRole(route.roles().stream()
+                                            .map(Role::name)
+                                            .toArray(String[]::new));
+                        }
+                    }
+                    requests.dispatcherTypeMatchers(DispatcherType.ERROR).permitAll();
+                    // A path nobody declared: after sign-in it is a page that does not exist.
+                    requests.anyRequest().authenticated();
+                })
+                .formLogin(form -> form.loginPage("/sign-in")
+                        .loginProcessingUrl("/sign-in")
+                        .usernameParameter("login")
+                        .defaultSuccessUrl("/", false)
+                        .failureHandler((request, response, failure) -> response.sendRedirect(
+                                failure instanceof LockedException ? "/sign-in?wait" : "/sign-in?wrong")))
+                .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
+                .headers(headers -> headers.contentSecurityPolicy(csp -> csp.policyDirectives(CONTENT_SECURITY_POLICY))
+                        .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN)))
+                .build();
+    }
+}

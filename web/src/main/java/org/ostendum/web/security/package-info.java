@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.web.security;
+
+import org.jspecify.annotations.NullMarked;

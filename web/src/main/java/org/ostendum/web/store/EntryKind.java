@@ -1,0 +1,23 @@
+package org.ostendum.web.store;
+
+import java.util.EnumSet;
+import java.util.Set;
+
+/** What a line of a battery's ledger tells. */
+public enum EntryKind {
+    ADDED,
+    MOVED,
+    ROUND,
+    CORRECTION,
+    CHARGE_START,
+    CHARGE_END,
+    DISCHARGE,
+    WATER,
+    EQUALISE_END,
+    WASH,
+    NOTE;
+
+    /** Kinds a person may write down by hand on the battery's page. */
+    public static final Set<EntryKind> BY_HAND =
+            EnumSet.of(CHARGE_START, CHARGE_END, DISCHARGE, WATER, EQUALISE_END, WASH, NOTE);
+}

@@ -1,0 +1,235 @@
+package org.ostendum.web.store;
+
+import static org.jooq.impl.DSL.max;
+import static org.jooq.impl.DSL.noCondition;
+import static org.ostendum.web.store.jooq.Tables.BATTERY;
+import static org.ostendum.web.store.jooq.Tables.LEDGER_ENTRY;
+import static org.ostendum.web.store.jooq.Tables.PERSON;
+
+import java.math.BigDecimal;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jooq.Record;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.measure.Happenings;
+import org.ostendum.web.store.jooq.tables.records.LedgerEntryRecord;
+import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The append-only history of every battery, each battery's lines chained by hash. */
+@Repository
+public class Ledger {
+    private static final org.ostendum.web.store.jooq.tables.LedgerEntry CORRECTED = LEDGER_ENTRY.as("corrected");
+    private static final org.ostendum.web.store.jooq.tables.LedgerEntry CORRECTING = LEDGER_ENTRY.as("correcting");
+
+    private final DSLContext sql;
+    private final Clock clock;
+
+    Ledger(DSLContext sql, Clock clock) {
+        this.sql = sql;
+        this.clock = clock;
+    }
+
+    /**
+     * Writes lines at the end of the battery's chain, in their order. Needs a transaction: the battery is locked so that
+     * no two lines follow the same one.
+     *
+     * @return the id of the first line written; the others follow it in order
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public List<Long> append(long batteryId, List<NewEntry> entries) {
+        sql.select(BATTERY.ID)
+                .from(BATTERY)
+                .where(BATTERY.ID.eq(batteryId))
+                .forUpdate()
+                .fetchSingle();
+        Record last = sql.select(LEDGER_ENTRY.SEQ, LEDGER_ENTRY.HASH)
+                .from(LEDGER_ENTRY)
+                .where(LEDGER_ENTRY.BATTERY_ID.eq(batteryId))
+                .orderBy(LEDGER_ENTRY.SEQ.desc())
+                .limit(1)
+                .fetchOne();
+        int seq = last == null ? 0 : last.get(LEDGER_ENTRY.SEQ);
+        String previous = last == null ? ChainHash.BEFORE_FIRST : last.get(LEDGER_ENTRY.HASH);
+        Instant now = micros(clock.instant());
+        List<LedgerEntryRecord> records = new ArrayList<>();
+        for (NewEntry entry : entries) {
+            LedgerEntryRecord line = line(batteryId, ++seq, previous, now, entry);
+            previous = line.getHash();
+            records.add(line);
+        }
+        sql.batchInsert(records).execute();
+        return sql.select(LEDGER_ENTRY.ID)
+                .from(LEDGER_ENTRY)
+                .where(LEDGER_ENTRY.BATTERY_ID.eq(batteryId).and(LEDGER_ENTRY.SEQ.gt(seq - entries.size())))
+                .orderBy(LEDGER_ENTRY.SEQ)
+                .fetch(LEDGER_ENTRY.ID);
+    }
+
+    private LedgerEntryRecord line(long batteryId, int seq, String previous, Instant now, NewEntry entry) {
+        NewEntry exact = new NewEntry(
+                entry.kind(),
+                micros(entry.happenedAt()),
+                entry.personId(),
+                entry.cell(),
+                entry.quantity(),
+                entry.correctsId(),
+                entry.payload());
+        LedgerEntryRecord line = sql.newRecord(LEDGER_ENTRY);
+        line.setBatteryId(batteryId);
+        line.setSeq(seq);
+        line.setKind(exact.kind().name());
+        line.setHappenedAt(exact.happenedAt());
+        line.setRecordedAt(now);
+        line.setPersonId(exact.personId());
+        line.setCell(exact.cell() == null ? null : exact.cell().shortValue());
+        line.setQuantity(exact.quantity());
+        line.setCorrectsId(exact.correctsId());
+        line.setPayload(exact.payload());
+        line.setPreviousHash(previous);
+        line.setHash(ChainHash.of(previous, batteryId, seq, now, exact));
+        return line;
+    }
+
+    /** The column holds microseconds; what is hashed must be what is stored. */
+    private static Instant micros(Instant instant) {
+        return instant.truncatedTo(ChronoUnit.MICROS);
+    }
+
+    /**
+     * @param beforeSeq only lines before this one, null for the newest
+     * @return the battery's lines, newest first
+     */
+    public List<LedgerEntry> ofBattery(long batteryId, @Nullable Integer beforeSeq, int limit) {
+        Condition page = beforeSeq == null ? noCondition() : LEDGER_ENTRY.SEQ.lt(beforeSeq);
+        return fetch(LEDGER_ENTRY.BATTERY_ID.eq(batteryId).and(page), LEDGER_ENTRY.SEQ.desc(), limit);
+    }
+
+    public Optional<LedgerEntry> line(long batteryId, int seq) {
+        return fetch(LEDGER_ENTRY.BATTERY_ID.eq(batteryId).and(LEDGER_ENTRY.SEQ.eq(seq)), LEDGER_ENTRY.SEQ.desc(), 1)
+                .stream()
+                .findFirst();
+    }
+
+    /**
+     * @param beforeId only lines written before this one, null for the newest
+     * @return lines of the whole site, newest first
+     */
+    public List<LedgerEntry> ofSite(@Nullable Long beforeId, @Nullable EntryKind kind, int limit) {
+        Condition page = beforeId == null ? noCondition() : LEDGER_ENTRY.ID.lt(beforeId);
+        Condition only = kind == null ? noCondition() : LEDGER_ENTRY.KIND.eq(kind.name());
+        return fetch(page.and(only), LEDGER_ENTRY.ID.desc(), limit);
+    }
+
+    private List<LedgerEntry> fetch(Condition condition, org.jooq.SortField<?> order, int limit) {
+        return sql.select(LEDGER_ENTRY.fields())
+                .select(BATTERY.CODE, PERSON.NAME, CORRECTED.SEQ, CORRECTING.SEQ)
+                .from(LEDGER_ENTRY)
+                .join(BATTERY)
+                .on(BATTERY.ID.eq(LEDGER_ENTRY.BATTERY_ID))
+                .join(PERSON)
+                .on(PERSON.ID.eq(LEDGER_ENTRY.PERSON_ID))
+                .leftJoin(CORRECTED)
+                .on(CORRECTED.ID.eq(LEDGER_ENTRY.CORRECTS_ID))
+                .leftJoin(CORRECTING)
+                .on(CORRECTING.CORRECTS_ID.eq(LEDGER_ENTRY.ID))
+                .where(condition)
+                .orderBy(order)
+                .limit(limit)
+                .fetch(Ledger::entry);
+    }
+
+    private static LedgerEntry entry(Record r) {
+        return new LedgerEntry(
+                r.get(LEDGER_ENTRY.ID),
+                r.get(LEDGER_ENTRY.BATTERY_ID),
+                r.get(BATTERY.CODE),
+                r.get(LEDGER_ENTRY.SEQ),
+                EntryKind.valueOf(r.get(LEDGER_ENTRY.KIND)),
+                r.get(LEDGER_ENTRY.HAPPENED_AT),
+                r.get(LEDGER_ENTRY.RECORDED_AT),
+                r.get(PERSON.NAME),
+                r.get(LEDGER_ENTRY.CELL) == null ? null : (int) r.get(LEDGER_ENTRY.CELL),
+                r.get(LEDGER_ENTRY.QUANTITY),
+                r.get(CORRECTED.SEQ),
+                r.get(CORRECTING.SEQ),
+                r.get(LEDGER_ENTRY.PAYLOAD));
+    }
+
+    /** What had last happened to the battery up to and including a moment. */
+    public Happenings happenings(long batteryId, Instant at) {
+        Map<String, Instant> last = new HashMap<>();
+        sql.select(LEDGER_ENTRY.KIND, max(LEDGER_ENTRY.HAPPENED_AT))
+                .from(LEDGER_ENTRY)
+                .where(LEDGER_ENTRY
+                        .BATTERY_ID
+                        .eq(batteryId)
+                        .and(LEDGER_ENTRY.KIND.in("WATER", "CHARGE_START", "CHARGE_END", "EQUALISE_END", "DISCHARGE"))
+                        .and(LEDGER_ENTRY.HAPPENED_AT.le(at)))
+                .groupBy(LEDGER_ENTRY.KIND)
+                .forEach(r -> last.put(r.value1(), r.value2()));
+        Instant water = last.get("WATER");
+        return new Happenings(
+                water,
+                last.get("CHARGE_START"),
+                last.get("CHARGE_END"),
+                last.get("EQUALISE_END"),
+                last.get("DISCHARGE"),
+                water == null ? 0 : chargesBetween(batteryId, water, at));
+    }
+
+    private int chargesBetween(long batteryId, Instant after, Instant upTo) {
+        return sql.fetchCount(
+                LEDGER_ENTRY,
+                LEDGER_ENTRY
+                        .BATTERY_ID
+                        .eq(batteryId)
+                        .and(LEDGER_ENTRY.KIND.in("CHARGE_END", "EQUALISE_END"))
+                        .and(LEDGER_ENTRY.HAPPENED_AT.gt(after))
+                        .and(LEDGER_ENTRY.HAPPENED_AT.le(upTo)));
+    }
+
+    public int cycles(long batteryId) {
+        return sql.fetchCount(
+                LEDGER_ENTRY, LEDGER_ENTRY.BATTERY_ID.eq(batteryId).and(LEDGER_ENTRY.KIND.eq("CHARGE_END")));
+    }
+
+    /** Follows the battery's chain from its first line; finds a line that was changed, left out or put in. */
+    public ChainCheck check(long batteryId) {
+        String previous = ChainHash.BEFORE_FIRST;
+        int lines = 0;
+        for (LedgerEntryRecord line : sql.selectFrom(LEDGER_ENTRY)
+                .where(LEDGER_ENTRY.BATTERY_ID.eq(batteryId))
+                .orderBy(LEDGER_ENTRY.SEQ)
+                .fetch()) {
+            lines++;
+            if (line.getSeq() != lines || !line.getHash().equals(hashNow(line, previous))) {
+                return new ChainCheck(lines, lines, null);
+            }
+            previous = line.getHash();
+        }
+        return new ChainCheck(lines, null, null);
+    }
+
+    private static String hashNow(LedgerEntryRecord line, String previous) {
+        BigDecimal quantity = line.getQuantity();
+        NewEntry entry = new NewEntry(
+                EntryKind.valueOf(line.getKind()),
+                line.getHappenedAt(),
+                line.getPersonId(),
+                line.getCell() == null ? null : (int) line.getCell(),
+                quantity,
+                line.getCorrectsId(),
+                line.getPayload());
+        return ChainHash.of(previous, line.getBatteryId(), line.getSeq(), line.getRecordedAt(), entry);
+    }
+}

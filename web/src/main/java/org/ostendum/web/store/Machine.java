@@ -1,0 +1,20 @@
+package org.ostendum.web.store;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A machine that runs on a battery.
+ *
+ * @param weightFromKg least battery weight of the plate (it is the counterweight), null where it has no plate
+ * @param weightToKg most battery weight of the plate
+ * @param slotId where it parks, null for nowhere on the plan
+ */
+public record Machine(
+        long id,
+        String code,
+        String name,
+        MachineKind kind,
+        @Nullable Integer weightFromKg,
+        @Nullable Integer weightToKg,
+        @Nullable Long slotId,
+        @Nullable String place) {}

@@ -1,0 +1,29 @@
+package org.ostendum.web.store;
+
+import java.math.BigDecimal;
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A line to be written into a battery's ledger.
+ *
+ * @param happenedAt when it happened, which may be before it is written
+ * @param quantity Ah, ml or hours by the kind; null for none
+ * @param correctsId the line it corrects, null for none
+ * @param payload what else is to be kept, as JSON
+ */
+public record NewEntry(
+        EntryKind kind,
+        Instant happenedAt,
+        long personId,
+        @Nullable Integer cell,
+        @Nullable BigDecimal quantity,
+        @Nullable Long correctsId,
+        String payload) {
+
+    /** A line without more than its quantity and a remark. */
+    public static NewEntry of(
+            EntryKind kind, Instant happenedAt, long personId, @Nullable BigDecimal quantity, String remark) {
+        return new NewEntry(kind, happenedAt, personId, null, quantity, null, Payload.remark(remark));
+    }
+}

@@ -1,0 +1,39 @@
+package org.ostendum.web.store;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** A room and all that stands in it, but for the batteries. Lengths in centimetres from the back left corner. */
+public record RoomPlan(long id, String code, String name, int widthCm, int depthCm, List<Stand> stands) {
+    /** What a stand is for. */
+    public enum StandKind {
+        /** Batteries on a rack or roller bed. */
+        STAND,
+        /** Machines that are charged in place. */
+        PARKING,
+        BENCH,
+        /** Machines outside the door. */
+        DOOR
+    }
+
+    /** A row of slots. */
+    public record Stand(
+            long id,
+            String code,
+            String name,
+            StandKind kind,
+            int xCm,
+            int yCm,
+            int widthCm,
+            int depthCm,
+            List<Slot> slots) {}
+
+    /** A place on a stand, with the charger above it and the machine parked in it, if any. */
+    public record Slot(long id, int number, @Nullable Charger charger, @Nullable ParkedMachine machine) {}
+
+    /** A charger above a slot. */
+    public record Charger(String code, int cells, int amps) {}
+
+    /** A machine parked in a slot. */
+    public record ParkedMachine(long id, String code, String name) {}
+}

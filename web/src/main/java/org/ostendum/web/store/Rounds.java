@@ -1,0 +1,331 @@
+package org.ostendum.web.store;
+
+import static org.jooq.impl.DSL.coalesce;
+import static org.jooq.impl.DSL.max;
+import static org.ostendum.web.store.jooq.Tables.CELL_READING;
+import static org.ostendum.web.store.jooq.Tables.PERSON;
+import static org.ostendum.web.store.jooq.Tables.ROUND;
+import static org.ostendum.web.store.jooq.Tables.ROUND_VALUE;
+
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jooq.Record;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.judge.PastRound;
+import org.ostendum.core.measure.CellReading;
+import org.ostendum.core.measure.Colour;
+import org.ostendum.core.measure.Coverage;
+import org.ostendum.core.measure.Doubt;
+import org.ostendum.core.measure.Level;
+import org.ostendum.core.measure.Round;
+import org.ostendum.core.measure.RoundState;
+import org.ostendum.core.measure.SheetField;
+import org.ostendum.core.quantity.Celsius;
+import org.ostendum.core.quantity.SpecificGravity;
+import org.ostendum.core.quantity.Volts;
+import org.ostendum.web.store.jooq.tables.records.CellReadingRecord;
+import org.springframework.stereotype.Repository;
+
+/** Rounds: those being taken, value by value, and those on record. */
+@Repository
+public class Rounds {
+    private final DSLContext sql;
+    private final Clock clock;
+
+    Rounds(DSLContext sql, Clock clock) {
+        this.sql = sql;
+        this.clock = clock;
+    }
+
+    // --- being taken ---
+
+    public Optional<OpenRound> openOf(long batteryId) {
+        return open(ROUND.OPEN_BATTERY_ID.eq(batteryId));
+    }
+
+    public Optional<OpenRound> openById(long roundId) {
+        return open(ROUND.ID.eq(roundId).and(ROUND.OPEN_BATTERY_ID.isNotNull()));
+    }
+
+    /** @return rounds being taken, by the battery's id, without their values */
+    public Map<Long, String> openIn(Set<Long> batteryIds) {
+        return sql.select(ROUND.OPEN_BATTERY_ID, PERSON.NAME)
+                .from(ROUND)
+                .join(PERSON)
+                .on(PERSON.ID.eq(ROUND.OPENED_BY))
+                .where(ROUND.OPEN_BATTERY_ID.in(batteryIds))
+                .fetchMap(ROUND.OPEN_BATTERY_ID, PERSON.NAME);
+    }
+
+    private Optional<OpenRound> open(Condition condition) {
+        return sql.select(ROUND.fields())
+                .select(PERSON.NAME)
+                .from(ROUND)
+                .join(PERSON)
+                .on(PERSON.ID.eq(ROUND.OPENED_BY))
+                .where(condition)
+                .fetchOptional(r -> new OpenRound(
+                        r.get(ROUND.ID),
+                        r.get(ROUND.BATTERY_ID),
+                        r.get(ROUND.OPENED_AT),
+                        r.get(ROUND.OPENED_BY),
+                        r.get(PERSON.NAME),
+                        RoundState.valueOf(r.get(ROUND.STATE)),
+                        Coverage.valueOf(r.get(ROUND.COVERAGE)),
+                        r.get(ROUND.PILOT_CELL) == null ? null : (int) r.get(ROUND.PILOT_CELL),
+                        values(r.get(ROUND.ID))));
+    }
+
+    private List<KeptValue> values(long roundId) {
+        return sql.select(ROUND_VALUE.fields())
+                .select(PERSON.NAME)
+                .from(ROUND_VALUE)
+                .join(PERSON)
+                .on(PERSON.ID.eq(ROUND_VALUE.PERSON_ID))
+                .where(ROUND_VALUE.ROUND_ID.eq(roundId))
+                .orderBy(ROUND_VALUE.ID)
+                .fetch(r -> new KeptValue(
+                        r.get(ROUND_VALUE.ID),
+                        r.get(ROUND_VALUE.CELL),
+                        SheetField.valueOf(r.get(ROUND_VALUE.FIELD)),
+                        r.get(ROUND_VALUE.VALUE),
+                        r.get(ROUND_VALUE.RECORDED_AT),
+                        r.get(ROUND_VALUE.PERSON_ID),
+                        r.get(PERSON.NAME)));
+    }
+
+    /** Opens a round, or leaves the one already open as it is. */
+    public void begin(long batteryId, long personId, RoundState state, @Nullable Integer pilotCell) {
+        sql.insertInto(ROUND)
+                .set(ROUND.BATTERY_ID, batteryId)
+                .set(ROUND.OPEN_BATTERY_ID, batteryId)
+                .set(ROUND.OPENED_AT, clock.instant())
+                .set(ROUND.OPENED_BY, personId)
+                .set(ROUND.STATE, state.name())
+                .set(ROUND.COVERAGE, (pilotCell == null ? Coverage.WHOLE : Coverage.PILOT).name())
+                .set(ROUND.PILOT_CELL, pilotCell == null ? null : pilotCell.shortValue())
+                .onDuplicateKeyIgnore()
+                .execute();
+    }
+
+    public void changeState(long roundId, RoundState state) {
+        sql.update(ROUND)
+                .set(ROUND.STATE, state.name())
+                .where(ROUND.ID.eq(roundId).and(ROUND.OPEN_BATTERY_ID.isNotNull()))
+                .execute();
+    }
+
+    /** Locks the round against a second writer until the transaction ends. */
+    public boolean lockOpen(long roundId) {
+        return sql.select(ROUND.ID)
+                .from(ROUND)
+                .where(ROUND.ID.eq(roundId).and(ROUND.OPEN_BATTERY_ID.isNotNull()))
+                .forUpdate()
+                .fetchOptional()
+                .isPresent();
+    }
+
+    public boolean isKept(String clientKey) {
+        return sql.fetchExists(ROUND_VALUE, ROUND_VALUE.CLIENT_KEY.eq(clientKey));
+    }
+
+    public void keep(
+            long roundId, String clientKey, int cell, SheetField field, @Nullable String value, long personId) {
+        sql.insertInto(ROUND_VALUE)
+                .set(ROUND_VALUE.ROUND_ID, roundId)
+                .set(ROUND_VALUE.CLIENT_KEY, clientKey)
+                .set(ROUND_VALUE.CELL, (short) cell)
+                .set(ROUND_VALUE.FIELD, field.name())
+                .set(ROUND_VALUE.VALUE, value)
+                .set(ROUND_VALUE.RECORDED_AT, clock.instant())
+                .set(ROUND_VALUE.PERSON_ID, personId)
+                .execute();
+    }
+
+    // --- on record ---
+
+    /** Puts an open round on record. */
+    public void close(long roundId, long ledgerEntryId, Coverage coverage, PastRound past) {
+        long batteryId = sql.select(ROUND.BATTERY_ID)
+                .from(ROUND)
+                .where(ROUND.ID.eq(roundId))
+                .fetchSingle()
+                .value1();
+        sql.update(ROUND)
+                .setNull(ROUND.OPEN_BATTERY_ID)
+                .set(ROUND.TAKEN_AT, past.round().takenAt())
+                .set(ROUND.COVERAGE, coverage.name())
+                .set(ROUND.TEMPERATURE_TENTHS, tenths(past.round().temperature()))
+                .set(ROUND.DOUBTS, doubts(past.doubts()))
+                .set(ROUND.LEDGER_ENTRY_ID, ledgerEntryId)
+                .where(ROUND.ID.eq(roundId))
+                .execute();
+        insertReadings(batteryId, roundId, 0, past.round().readings());
+    }
+
+    /** Puts a round on record that was not taken through the drawing. */
+    public void record(long batteryId, long personId, long ledgerEntryId, Coverage coverage, PastRound past) {
+        Round round = past.round();
+        long roundId = sql.insertInto(ROUND)
+                .set(ROUND.BATTERY_ID, batteryId)
+                .set(ROUND.OPENED_AT, round.takenAt())
+                .set(ROUND.OPENED_BY, personId)
+                .set(ROUND.STATE, round.state().name())
+                .set(ROUND.COVERAGE, coverage.name())
+                .set(ROUND.TAKEN_AT, round.takenAt())
+                .set(ROUND.TEMPERATURE_TENTHS, tenths(round.temperature()))
+                .set(ROUND.DOUBTS, doubts(past.doubts()))
+                .set(ROUND.LEDGER_ENTRY_ID, ledgerEntryId)
+                .returningResult(ROUND.ID)
+                .fetchSingle()
+                .value1();
+        insertReadings(batteryId, roundId, 0, round.readings());
+    }
+
+    /** Writes a later revision of one cell's reading; the earlier ones stay. */
+    public void revise(long batteryId, long roundId, CellReading reading) {
+        int revision = 1
+                + sql.select(coalesce(max(CELL_READING.REVISION), (short) 0))
+                        .from(CELL_READING)
+                        .where(CELL_READING
+                                .BATTERY_ID
+                                .eq(batteryId)
+                                .and(CELL_READING.ROUND_ID.eq(roundId))
+                                .and(CELL_READING.CELL.eq((short) reading.cell())))
+                        .fetchSingle()
+                        .value1();
+        insertReadings(batteryId, roundId, revision, List.of(reading));
+    }
+
+    private void insertReadings(long batteryId, long roundId, int revision, List<CellReading> readings) {
+        List<CellReadingRecord> rows = new ArrayList<>();
+        for (CellReading reading : readings) {
+            CellReadingRecord row = sql.newRecord(CELL_READING);
+            row.setBatteryId(batteryId);
+            row.setRoundId(roundId);
+            row.setCell((short) reading.cell());
+            row.setRevision((short) revision);
+            row.setSgPoints(
+                    reading.gravity() == null ? null : (short) reading.gravity().points());
+            row.setTooLow(reading.tooLow());
+            row.setConfirmed(reading.confirmed());
+            row.setTemperatureTenths(tenths(reading.temperature()));
+            row.setMillivolts(reading.volts() == null ? null : reading.volts().millivolts());
+            row.setOnCharge(reading.onCharge());
+            row.setLevelSeen(reading.level() == null ? null : reading.level().name());
+            row.setColour(reading.colour() == null ? null : reading.colour().name());
+            rows.add(row);
+        }
+        sql.batchInsert(rows).execute();
+    }
+
+    /**
+     * @param limit at most so many, the newest
+     * @return the battery's rounds on record, oldest first
+     */
+    public List<ClosedRound> history(long batteryId, int limit) {
+        List<? extends Record> rounds = new ArrayList<>(sql.selectFrom(ROUND)
+                .where(ROUND.BATTERY_ID.eq(batteryId).and(ROUND.TAKEN_AT.isNotNull()))
+                .orderBy(ROUND.TAKEN_AT.desc())
+                .limit(limit)
+                .fetch());
+        Collections.reverse(rounds);
+        Map<Long, Map<Integer, CellReading>> readings = new TreeMap<>();
+        Map<Long, Set<Integer>> corrected = new TreeMap<>();
+        sql.selectFrom(CELL_READING)
+                .where(CELL_READING
+                        .BATTERY_ID
+                        .eq(batteryId)
+                        .and(CELL_READING.ROUND_ID.in(
+                                rounds.stream().map(r -> r.get(ROUND.ID)).toList())))
+                .orderBy(CELL_READING.ROUND_ID, CELL_READING.CELL, CELL_READING.REVISION)
+                .forEach(row -> {
+                    readings.computeIfAbsent(row.getRoundId(), id -> new TreeMap<>())
+                            .put((int) row.getCell(), reading(row));
+                    if (row.getRevision() > 0) {
+                        corrected
+                                .computeIfAbsent(row.getRoundId(), id -> new HashSet<>())
+                                .add((int) row.getCell());
+                    }
+                });
+        return rounds.stream()
+                .map(r -> closed(
+                        r,
+                        readings.getOrDefault(r.get(ROUND.ID), Map.of()),
+                        corrected.getOrDefault(r.get(ROUND.ID), Set.of())))
+                .toList();
+    }
+
+    /** @return what was first read in a round on record, before any correction, by the ledger line it came with */
+    public Map<Long, List<CellReading>> firstReadingsByEntry(long batteryId) {
+        return sql
+                .select(CELL_READING.fields())
+                .select(ROUND.LEDGER_ENTRY_ID)
+                .from(CELL_READING)
+                .join(ROUND)
+                .on(ROUND.ID.eq(CELL_READING.ROUND_ID))
+                .where(CELL_READING.BATTERY_ID.eq(batteryId).and(CELL_READING.REVISION.eq((short) 0)))
+                .orderBy(CELL_READING.ROUND_ID, CELL_READING.CELL)
+                .stream()
+                .collect(Collectors.groupingBy(
+                        r -> r.get(ROUND.LEDGER_ENTRY_ID),
+                        TreeMap::new,
+                        Collectors.mapping(r -> reading(r.into(CELL_READING)), Collectors.toList())));
+    }
+
+    private static ClosedRound closed(Record r, Map<Integer, CellReading> readings, Set<Integer> corrected) {
+        Round round = new Round(
+                r.get(ROUND.TAKEN_AT),
+                RoundState.valueOf(r.get(ROUND.STATE)),
+                celsius(r.get(ROUND.TEMPERATURE_TENTHS)),
+                List.copyOf(readings.values()));
+        return new ClosedRound(
+                r.get(ROUND.ID),
+                r.get(ROUND.LEDGER_ENTRY_ID),
+                Coverage.valueOf(r.get(ROUND.COVERAGE)),
+                new PastRound(round, doubtsFrom(r.get(ROUND.DOUBTS))),
+                corrected);
+    }
+
+    private static CellReading reading(CellReadingRecord row) {
+        return new CellReading(
+                row.getCell(),
+                row.getSgPoints() == null ? null : SpecificGravity.ofPoints(row.getSgPoints()),
+                row.getTooLow(),
+                row.getConfirmed(),
+                celsius(row.getTemperatureTenths()),
+                row.getMillivolts() == null ? null : new Volts(row.getMillivolts()),
+                row.getOnCharge(),
+                row.getLevelSeen() == null ? null : Level.valueOf(row.getLevelSeen()),
+                row.getColour() == null ? null : Colour.valueOf(row.getColour()));
+    }
+
+    private static @Nullable Short tenths(@Nullable Celsius celsius) {
+        return celsius == null ? null : (short) celsius.tenths();
+    }
+
+    private static @Nullable Celsius celsius(@Nullable Short tenths) {
+        return tenths == null ? null : new Celsius(tenths);
+    }
+
+    private static @Nullable String doubts(List<Doubt> doubts) {
+        return doubts.isEmpty() ? null : doubts.stream().map(Doubt::name).collect(Collectors.joining(","));
+    }
+
+    private static List<Doubt> doubtsFrom(@Nullable String doubts) {
+        return doubts == null
+                ? List.of()
+                : Arrays.stream(doubts.split(",", -1)).map(Doubt::valueOf).toList();
+    }
+}

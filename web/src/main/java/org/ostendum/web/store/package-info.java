@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.web.store;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.web.words;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,21 @@
+create table if not exists person (
+  id bigint not null auto_increment,
+  login varchar(40) not null,
+  name varchar(80) not null,
+  password_hash varchar(120) not null,
+  role varchar(12) not null,
+  active boolean not null default true,
+  gravity_form varchar(12) not null default 'THREE_DIGITS',
+  gravity_shown varchar(8) not null default 'DECIMAL',
+  temperature_unit varchar(10) not null default 'CELSIUS',
+  measures varchar(6) not null default 'METRIC',
+  theme varchar(5) not null default 'DAY',
+  primary key (id),
+  constraint person_login_once unique (login),
+  constraint person_role_known check (role in ('TECHNICIAN', 'LEAD', 'SAFETY', 'MECHANIC', 'VIEWER')),
+  constraint person_form_known check (gravity_form in ('THREE_DIGITS', 'FOUR_DIGITS')),
+  constraint person_shown_known check (gravity_shown in ('DECIMAL', 'POINTS')),
+  constraint person_unit_known check (temperature_unit in ('CELSIUS', 'FAHRENHEIT')),
+  constraint person_measures_known check (measures in ('METRIC', 'US')),
+  constraint person_theme_known check (theme in ('DAY', 'NIGHT'))
+);

@@ -1,0 +1,30 @@
+create table if not exists battery_model (
+  id bigint not null auto_increment,
+  code varchar(30) not null,
+  maker varchar(60) not null,
+  kind varchar(8) not null,
+  duty varchar(10) not null,
+  cells_per_case smallint not null,
+  layout varchar(400) not null,
+  cells smallint not null,
+  capacity_ah decimal(7, 1) not null,
+  rate_hours decimal(4, 1) not null,
+  sg_empty smallint not null,
+  sg_recharge smallint not null,
+  sg_full_from smallint not null,
+  sg_full_to smallint not null,
+  level_mark_mm smallint not null,
+  level_words varchar(160) not null,
+  weight_kg smallint not null,
+  cable_side varchar(5) not null,
+  primary key (id),
+  constraint model_code_once unique (code),
+  constraint model_kind_known check (kind in ('FLOODED', 'AGM', 'GEL')),
+  constraint model_duty_known check (duty in ('MOTIVE', 'DEEP_CYCLE', 'AIRCRAFT', 'STATIONARY')),
+  constraint model_case_known check (cells_per_case in (1, 3, 4, 6)),
+  constraint model_cells_possible check (cells between 1 and 144),
+  constraint model_marks_rise check (
+    1000 <= sg_empty and sg_empty < sg_recharge and sg_recharge <= sg_full_from and sg_full_from <= sg_full_to
+    and sg_full_to <= 1400),
+  constraint model_cable_known check (cable_side in ('LEFT', 'RIGHT'))
+);
