@@ -6,7 +6,7 @@ create table if not exists SPRING_SESSION (
   MAX_INACTIVE_INTERVAL int not null,
   EXPIRY_TIME bigint not null,
   PRINCIPAL_NAME varchar(100),
-  constraint SPRING_SESSION_PK primary key (PRIMARY_ID)
+  primary key (PRIMARY_ID)
 );
 
 create unique index SPRING_SESSION_IX1 on SPRING_SESSION (SESSION_ID);
@@ -17,6 +17,6 @@ create table if not exists SPRING_SESSION_ATTRIBUTES (
   SESSION_PRIMARY_ID char(36) not null,
   ATTRIBUTE_NAME varchar(200) not null,
   ATTRIBUTE_BYTES blob not null,
-  constraint SPRING_SESSION_ATTRIBUTES_PK primary key (SESSION_PRIMARY_ID, ATTRIBUTE_NAME),
+  primary key (SESSION_PRIMARY_ID, ATTRIBUTE_NAME),
   constraint SPRING_SESSION_ATTRIBUTES_FK foreign key (SESSION_PRIMARY_ID) references SPRING_SESSION (PRIMARY_ID) on delete cascade
 );

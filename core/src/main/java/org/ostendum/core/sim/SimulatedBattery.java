@@ -76,7 +76,7 @@ public final class SimulatedBattery {
         Instant chargeEnd = morning.plus(Duration.ofMinutes(15 * 60 + random.nextInt(50)));
         happen(morning.plus(Duration.ofMinutes(500)), Happening.Kind.CHARGE_START, 0);
         happen(chargeEnd, Happening.Kind.CHARGE_END, ampHours * CHARGE_RETURN);
-        Instant ready = equaliseIfDue(chargeEnd, last);
+        Instant ready = equaliseIfDue(chargeEnd, day, last);
         readIfDue(ready.plus(Duration.ofMinutes(45 + random.nextInt(60))), day, days);
         waterIfDue(ready.plus(Duration.ofMinutes(150)), last);
     }
@@ -97,8 +97,8 @@ public final class SimulatedBattery {
                 .sum();
     }
 
-    private Instant equaliseIfDue(Instant chargeEnd, boolean last) {
-        boolean never = told(Story.NeverEqualised.class).findAny().isPresent();
+    private Instant equaliseIfDue(Instant chargeEnd, int day, boolean last) {
+        boolean never = told(Story.NotEqualised.class).anyMatch(s -> day >= s.fromDay());
         boolean atTheEnd = last && told(Story.EqualisedAtTheEnd.class).findAny().isPresent();
         boolean due = daysSinceEqualise >= habits.equaliseEveryDays() && !last && !never;
         if (!due && !atTheEnd) {

@@ -5,7 +5,7 @@ import java.util.Random;
 /** One cell of a simulated battery: what its gravity would be on a full charge, and its water. */
 final class SimulatedCell {
     /** Typical lag behind the strongest cells between equalising charges. */
-    private static final double DRIFT_POINTS_PER_DAY = 0.22;
+    private static final double DRIFT_POINTS_PER_DAY = 0.10;
 
     private final double ownOffset;
     private final double driftPerDay;

@@ -7,8 +7,8 @@ public sealed interface Story {
     /** A cell that loses gravity steadily against its neighbours. */
     record FailingCell(int cell, int fromDay, double pointsPerMonth) implements Story {}
 
-    /** Cells that drift apart since nobody equalises. */
-    record NeverEqualised() implements Story {}
+    /** Cells that drift apart since nobody equalises any more. */
+    record NotEqualised(int fromDay) implements Story {}
 
     /** A charger that stops early, or is the wrong one: full charges end short of full. */
     record Undercharged(int fromDay, int pointsShort) implements Story {}

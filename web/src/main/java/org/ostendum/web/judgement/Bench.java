@@ -42,7 +42,7 @@ public class Bench {
     private final Clock clock;
     private final ZoneId zone;
 
-    Bench(Rounds rounds, Ledger ledger, RuleChanges ruleChanges, States states, Clock clock, ZoneId zone) {
+    public Bench(Rounds rounds, Ledger ledger, RuleChanges ruleChanges, States states, Clock clock, ZoneId zone) {
         this.rounds = rounds;
         this.ledger = ledger;
         this.ruleChanges = ruleChanges;
@@ -116,16 +116,21 @@ public class Bench {
         return statesOf(List.of(battery)).values().iterator().next();
     }
 
-    public BatteryNow now(Battery battery, BatteryState state) {
+    /** What the next jobs of a battery are worked out from. */
+    public BatteryNow now(Battery battery, BatteryState state, Rulebook book) {
         return new BatteryNow(
                 battery.code(),
                 battery.type().model().duty(),
                 battery.type().model().kind().hasCaps(),
                 battery.type().model().cells(),
-                ruleChanges.now().rulesFor(battery.type().id()),
+                book.rulesFor(battery.type().id()),
                 state.roundTakenAt(),
                 state.verdict().findings(),
                 state.happenings());
+    }
+
+    public Rulebook rulebook() {
+        return ruleChanges.now();
     }
 
     /** The moment at which things are worked out. */

@@ -28,7 +28,7 @@ public class RoundRecord {
     private final Ledger ledger;
     private final Rounds rounds;
 
-    RoundRecord(Bench bench, Ledger ledger, Rounds rounds) {
+    public RoundRecord(Bench bench, Ledger ledger, Rounds rounds) {
         this.bench = bench;
         this.ledger = ledger;
         this.rounds = rounds;

@@ -35,7 +35,7 @@ public final class Access {
             open(GET, "/sign-in"),
             open(POST, "/sign-in"),
             open(GET, "/error"),
-            open(GET, "/actuator/health"),
+            open(GET, "/actuator/health/**"),
             route(GET, "/actuator/metrics/**", LEADS),
             route(POST, "/sign-out", EVERYBODY),
             route(GET, "/", EVERYBODY),

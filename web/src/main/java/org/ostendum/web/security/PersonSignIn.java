@@ -1,5 +1,6 @@
 package org.ostendum.web.security;
 
+import java.util.Objects;
 import java.util.Optional;
 import org.ostendum.web.store.People;
 import org.ostendum.web.store.Person;
@@ -25,7 +26,7 @@ class PersonSignIn implements AuthenticationProvider {
         this.people = people;
         this.encoder = encoder;
         this.throttle = throttle;
-        this.nobodysHash = encoder.encode("nobody");
+        this.nobodysHash = Objects.requireNonNull(encoder.encode("nobody"));
     }
 
     @Override

@@ -12,6 +12,7 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
+import org.springframework.session.jdbc.MySqlJdbcIndexedSessionRepositoryCustomizer;
 
 /** Sign-in by form, routes by role, and what a browser may load: only what the application itself serves. */
 @Configuration
@@ -23,6 +24,12 @@ class SecurityConfiguration {
     @Bean
     PasswordEncoder passwordEncoder() {
         return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    }
+
+    /** Two requests of one sign-in may store the same attribute at once; MariaDB then updates it. */
+    @Bean
+    MySqlJdbcIndexedSessionRepositoryCustomizer sessionStatements() {
+        return new MySqlJdbcIndexedSessionRepositoryCustomizer();
     }
 
     @Bean

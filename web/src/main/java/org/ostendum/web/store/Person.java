@@ -28,6 +28,11 @@ public record Person(
         return role == Role.TECHNICIAN || role == Role.LEAD || role == Role.MECHANIC;
     }
 
+    /** Whether he has signed in. */
+    public boolean isKnown() {
+        return id != 0;
+    }
+
     public boolean isLead() {
         return role == Role.LEAD;
     }

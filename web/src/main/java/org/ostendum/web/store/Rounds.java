@@ -43,7 +43,7 @@ public class Rounds {
     private final DSLContext sql;
     private final Clock clock;
 
-    Rounds(DSLContext sql, Clock clock) {
+    public Rounds(DSLContext sql, Clock clock) {
         this.sql = sql;
         this.clock = clock;
     }

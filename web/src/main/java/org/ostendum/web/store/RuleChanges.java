@@ -21,7 +21,7 @@ public class RuleChanges {
     private final Clock clock;
     private volatile Rulebook latest = new Rulebook(-1, List.of());
 
-    RuleChanges(DSLContext sql, Clock clock) {
+    public RuleChanges(DSLContext sql, Clock clock) {
         this.sql = sql;
         this.clock = clock;
     }

@@ -152,6 +152,11 @@ public final class Words {
         return date.format(DateTimeFormatter.ofPattern("d MMM yyyy", locale));
     }
 
+    /** "Nov", in January with the year. */
+    public String month(LocalDate day) {
+        return day.format(DateTimeFormatter.ofPattern(day.getMonthValue() == 1 ? "MMM yyyy" : "MMM", locale));
+    }
+
     public String date(Instant instant) {
         return date(LocalDate.ofInstant(instant, zone));
     }

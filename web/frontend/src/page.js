@@ -1,0 +1,33 @@
+// What every page answers at the keyboard: "/" goes to the find box, arrows walk its answers, Escape clears it.
+(() => {
+  const find = document.getElementById("find");
+  const found = document.getElementById("found");
+  if (!find) return;
+  const typing = (e) => e.target.closest("input, select, textarea");
+
+  document.addEventListener("keydown", (e) => {
+    if (e.key === "/" && !typing(e) && !e.ctrlKey && !e.metaKey) {
+      e.preventDefault();
+      find.focus();
+      find.select();
+    } else if (e.key === "Escape" && e.target.closest(".finder")) {
+      find.value = "";
+      found.replaceChildren();
+      find.blur();
+    } else if ((e.key === "ArrowDown" || e.key === "ArrowUp") && e.target.closest(".finder")) {
+      e.preventDefault();
+      const links = [find, ...found.querySelectorAll("a")];
+      const at = links.indexOf(document.activeElement);
+      links[Math.max(0, Math.min(links.length - 1, at + (e.key === "ArrowDown" ? 1 : -1)))].focus();
+    }
+  });
+
+  // Enter opens the first battery found: three keystrokes and Enter from anywhere.
+  find.form.addEventListener("submit", (e) => {
+    const first = found.querySelector("a");
+    if (first) {
+      e.preventDefault();
+      location.assign(first.href);
+    }
+  });
+})();

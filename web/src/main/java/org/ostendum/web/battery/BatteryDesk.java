@@ -1,0 +1,151 @@
+package org.ostendum.web.battery;
+
+import java.time.ZoneId;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.charge.ChargeState;
+import org.ostendum.core.electrolyte.TemperatureCorrection;
+import org.ostendum.core.judge.DatedGravities;
+import org.ostendum.core.judge.Gravities;
+import org.ostendum.core.judge.Verdict;
+import org.ostendum.core.measure.Round;
+import org.ostendum.core.measure.RoundState;
+import org.ostendum.core.next.NextThing;
+import org.ostendum.core.next.NextThings;
+import org.ostendum.core.quantity.StateOfCharge;
+import org.ostendum.core.rulebook.Rules;
+import org.ostendum.web.draw.BatteryDrawing;
+import org.ostendum.web.draw.BatteryPlotter;
+import org.ostendum.web.draw.TrendDrawing;
+import org.ostendum.web.draw.TrendPlotter;
+import org.ostendum.web.judgement.Bench;
+import org.ostendum.web.ledger.LedgerLine;
+import org.ostendum.web.store.Battery;
+import org.ostendum.web.store.BatteryState;
+import org.ostendum.web.store.ClosedRound;
+import org.ostendum.web.store.Ledger;
+import org.ostendum.web.store.OpenRound;
+import org.ostendum.web.store.Rounds;
+import org.ostendum.web.store.Rulebook;
+import org.ostendum.web.words.Words;
+import org.springframework.stereotype.Service;
+
+/** Puts together what a battery's page shows. */
+@Service
+class BatteryDesk {
+    static final double DRAWN_WIDTH = 840;
+    private static final double DRAWN_HEIGHT = 440;
+    private static final double TREND_HEIGHT = 230;
+    private static final int ROUNDS_PLOTTED = 60;
+    private static final int LINES_TOLD = 12;
+
+    private final Bench bench;
+    private final Rounds rounds;
+    private final Ledger ledger;
+    private final ZoneId zone;
+
+    BatteryDesk(Bench bench, Rounds rounds, Ledger ledger, ZoneId zone) {
+        this.bench = bench;
+        this.rounds = rounds;
+        this.ledger = ledger;
+        this.zone = zone;
+    }
+
+    /**
+     * What a battery's page shows.
+     *
+     * @param last the newest round on record, null for none
+     * @param trend null where no gravity is on record
+     * @param charge state of charge by the newest round's gravity, null where that says nothing about now
+     * @param open a round being taken, null for none
+     */
+    record BatteryView(
+            Battery battery,
+            BatteryDrawing drawing,
+            List<CellFigure> cells,
+            @Nullable ClosedRound last,
+            BatteryState state,
+            ChargeState chargeState,
+            List<NextThing> things,
+            Rules rules,
+            @Nullable TrendDrawing trend,
+            @Nullable StateOfCharge charge,
+            @Nullable OpenRound open,
+            List<LedgerLine> lines,
+            int cycles) {
+
+        public Verdict verdict() {
+            return state.verdict();
+        }
+
+        public int minutesForRound() {
+            return 3 + battery.type().model().cells() / 4;
+        }
+
+        public int cellsRead() {
+            return open == null ? 0 : open.sheet(battery.type().model().cells()).cellsRead();
+        }
+    }
+
+    BatteryView view(Battery battery, Words words) {
+        Rulebook book = bench.rulebook();
+        Rules rules = book.rulesFor(battery.type().id());
+        BatteryState state = bench.stateOf(battery);
+        List<ClosedRound> history = rounds.history(battery.id(), ROUNDS_PLOTTED);
+        @Nullable ClosedRound last = history.isEmpty() ? null : history.get(history.size() - 1);
+        BatteryDrawing drawing = BatteryPlotter.plot(
+                battery.type().model().layout(), battery.type().cablesLeft(), DRAWN_WIDTH, DRAWN_HEIGHT);
+        Round round = last == null
+                ? new Round(bench.instant(), RoundState.UNKNOWN, null, List.of())
+                : last.past().round();
+        TemperatureCorrection correction = rules.temperatureCorrection();
+        return new BatteryView(
+                battery,
+                drawing,
+                CellFigures.corrected(drawing, round, correction, state.verdict(), words),
+                last,
+                state,
+                ChargeState.of(state.happenings(), bench.instant(), rules),
+                NextThings.of(bench.now(battery, state, book), bench.instant()),
+                rules,
+                trend(battery, history, correction, state.verdict(), words),
+                last == null ? null : charge(battery, round, correction),
+                rounds.openOf(battery.id()).orElse(null),
+                ledger.ofBattery(battery.id(), null, LINES_TOLD).stream()
+                        .map(entry -> LedgerLine.of(entry, words))
+                        .toList(),
+                ledger.cycles(battery.id()));
+    }
+
+    private @Nullable TrendDrawing trend(
+            Battery battery,
+            List<ClosedRound> history,
+            TemperatureCorrection correction,
+            Verdict verdict,
+            Words words) {
+        List<DatedGravities> sound = history.stream()
+                .map(ClosedRound::past)
+                .filter(past -> past.isSound() && past.round().state().isFull())
+                .map(past -> new DatedGravities(
+                        past.round().takenAt(), past.round().state(), Gravities.of(past.round(), correction)))
+                .filter(dated -> !dated.gravities().isEmpty())
+                .toList();
+        return sound.isEmpty()
+                ? null
+                : TrendPlotter.plot(
+                        sound,
+                        battery.type().model().marks(),
+                        CellFigures.held(verdict),
+                        words,
+                        zone,
+                        DRAWN_WIDTH,
+                        TREND_HEIGHT);
+    }
+
+    private static @Nullable StateOfCharge charge(Battery battery, Round round, TemperatureCorrection correction) {
+        Gravities gravities = Gravities.of(round, correction);
+        return gravities.isEmpty()
+                ? null
+                : battery.type().model().marks().scale().of(gravities.median());
+    }
+}

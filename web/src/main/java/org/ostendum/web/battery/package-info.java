@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.web.battery;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,283 @@
+package org.ostendum.web.demo;
+
+import java.math.BigDecimal;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.Iterator;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import org.jooq.DSLContext;
+import org.ostendum.core.measure.Coverage;
+import org.ostendum.core.measure.Round;
+import org.ostendum.core.sim.Happening;
+import org.ostendum.core.sim.Life;
+import org.ostendum.core.sim.SimulatedBattery;
+import org.ostendum.web.demo.Lanternmoor.OneBattery;
+import org.ostendum.web.demo.Lanternmoor.Parked;
+import org.ostendum.web.demo.Lanternmoor.Someone;
+import org.ostendum.web.demo.Lanternmoor.Standing;
+import org.ostendum.web.judgement.Bench;
+import org.ostendum.web.judgement.RoundRecord;
+import org.ostendum.web.store.Batteries;
+import org.ostendum.web.store.Battery;
+import org.ostendum.web.store.EntryKind;
+import org.ostendum.web.store.Ledger;
+import org.ostendum.web.store.Machine;
+import org.ostendum.web.store.Machines;
+import org.ostendum.web.store.Models;
+import org.ostendum.web.store.NewEntry;
+import org.ostendum.web.store.People;
+import org.ostendum.web.store.RoomPlan.Charger;
+import org.ostendum.web.store.Rooms;
+import org.ostendum.web.store.Rounds;
+import org.ostendum.web.store.RuleChanges;
+import org.ostendum.web.store.States;
+import org.ostendum.web.store.StoredModel;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Fills an empty house with the demo: a year of Lanternmoor, dated back from today, the same each time. */
+@Component
+@ConditionalOnProperty("ostendum.demo")
+public class DemoHouse implements ApplicationRunner {
+    private static final Logger LOG = LoggerFactory.getLogger(DemoHouse.class);
+    private static final int DAYS = 364;
+    private static final long SEED = 20_260_101;
+
+    private final People people;
+    private final Models models;
+    private final Rooms rooms;
+    private final Machines machines;
+    private final Batteries batteries;
+    private final PasswordEncoder encoder;
+    private final TransactionTemplate transaction;
+    private final ZoneId zone;
+    private final Instant now;
+    private final MovingClock past;
+    private final Ledger ledger;
+    private final Bench bench;
+    private final RoundRecord record;
+
+    DemoHouse(
+            DSLContext sql,
+            People people,
+            Models models,
+            Rooms rooms,
+            Machines machines,
+            Batteries batteries,
+            PasswordEncoder encoder,
+            TransactionTemplate transaction,
+            Clock clock,
+            ZoneId zone) {
+        this.people = people;
+        this.models = models;
+        this.rooms = rooms;
+        this.machines = machines;
+        this.batteries = batteries;
+        this.encoder = encoder;
+        this.transaction = transaction;
+        this.zone = zone;
+        this.now = clock.instant();
+        this.past = new MovingClock(now);
+        // The same services the application runs on, by a clock of the past.
+        this.ledger = new Ledger(sql, past);
+        Rounds rounds = new Rounds(sql, past);
+        this.bench = new Bench(rounds, ledger, new RuleChanges(sql, past), new States(sql), past, zone);
+        this.record = new RoundRecord(bench, ledger, rounds);
+    }
+
+    @Override
+    public void run(ApplicationArguments arguments) {
+        if (!people.isEmpty()) {
+            return;
+        }
+        LOG.info("Filling the house with a year of Lanternmoor …");
+        Map<String, Long> persons = new HashMap<>();
+        Map<String, Long> modelIds = new HashMap<>();
+        Map<String, Long> machineIds = new HashMap<>();
+        Map<String, Iterator<Long>> slots = transaction.execute(status -> {
+            addPeople(persons);
+            addModels(modelIds);
+            Map<String, Iterator<Long>> free = addRoom();
+            addMachines(free, machineIds);
+            return free;
+        });
+        long[] workers = {known(persons, "tom"), known(persons, "ines")};
+        int n = 0;
+        for (OneBattery one : Lanternmoor.batteries()) {
+            long worker = workers[n % 2];
+            long seed = SEED + n++;
+            transaction.executeWithoutResult(status -> addBattery(one, modelIds, machineIds, slots, worker, seed));
+        }
+        LOG.info("{} batteries with their year are in the house", n);
+    }
+
+    private void addPeople(Map<String, Long> persons) {
+        String hash = Objects.requireNonNull(encoder.encode(Lanternmoor.PASSWORD));
+        for (Someone someone : Lanternmoor.PEOPLE) {
+            persons.put(someone.login(), people.add(someone.login(), someone.name(), someone.role(), hash));
+        }
+    }
+
+    private void addModels(Map<String, Long> modelIds) {
+        for (StoredModel model : Lanternmoor.MODELS) {
+            modelIds.put(model.code(), models.add(model));
+        }
+    }
+
+    private Map<String, Iterator<Long>> addRoom() {
+        long room = rooms.add("main", "Lanternmoor battery room", Lanternmoor.ROOM_WIDTH_CM, Lanternmoor.ROOM_DEPTH_CM);
+        Map<String, Iterator<Long>> slots = new HashMap<>();
+        for (Standing standing : Lanternmoor.STANDS) {
+            List<Long> ids = rooms.addStand(room, standing.stand(), standing.slots());
+            if (standing.chargerCells() > 0) {
+                for (int i = 0; i < ids.size(); i++) {
+                    rooms.addCharger(
+                            ids.get(i),
+                            new Charger(
+                                    standing.chargers() + (i + 1), standing.chargerCells(), standing.chargerAmps()));
+                }
+            }
+            slots.put(standing.stand().code(), ids.iterator());
+        }
+        return slots;
+    }
+
+    private void addMachines(Map<String, Iterator<Long>> slots, Map<String, Long> machineIds) {
+        for (Parked parked : Lanternmoor.machines()) {
+            Long slot = parked.stand().isEmpty()
+                    ? null
+                    : known(slots, parked.stand()).next();
+            Integer from = parked.fromKg() == 0 ? null : (Integer) parked.fromKg();
+            Integer to = parked.toKg() == 0 ? null : (Integer) parked.toKg();
+            machineIds.put(
+                    parked.code(),
+                    machines.add(new Machine(0, parked.code(), parked.name(), parked.kind(), from, to, slot, null)));
+        }
+    }
+
+    private void addBattery(
+            OneBattery one,
+            Map<String, Long> modelIds,
+            Map<String, Long> machineIds,
+            Map<String, Iterator<Long>> slots,
+            long worker,
+            long seed) {
+        LocalDate today = LocalDate.ofInstant(now, zone);
+        LocalDate lastDay = today.minusDays(one.daysAgo());
+        Instant firstMorning = lastDay.minusDays(DAYS - 1L)
+                .atTime(LocalTime.of(6, 0))
+                .atZone(zone)
+                .toInstant();
+        long id = batteries.add(
+                one.code(),
+                one.serial(),
+                known(modelIds, one.model()),
+                today.minusMonths(one.monthsOld() + 2L),
+                today.minusMonths(one.monthsOld()));
+        batteries.place(
+                id,
+                one.stand().isEmpty() ? null : known(slots, one.stand()).next(),
+                one.machine().isEmpty() ? null : known(machineIds, one.machine()));
+        batteries.nameWaterOwner(id, worker);
+        Battery battery = batteries.byId(id).orElseThrow();
+        past.moveTo(firstMorning);
+        ledger.append(
+                id,
+                List.of(NewEntry.of(EntryKind.ADDED, firstMorning, worker, null, "Taken over from the paper log.")));
+        Life life =
+                SimulatedBattery.live(battery.type().model(), one.habits(), one.stories(), firstMorning, DAYS, seed);
+        tell(battery, life, worker);
+        sinceThen(battery, one, lastDay, today, worker);
+        past.moveTo(now);
+        bench.refresh(battery);
+    }
+
+    /** Writes happenings and rounds down in the order of time. */
+    private void tell(Battery battery, Life life, long worker) {
+        List<NewEntry> waiting = new ArrayList<>();
+        Iterator<Happening> happenings = life.happenings().iterator();
+        Happening next = happenings.next();
+        for (Round round : life.rounds()) {
+            while (next != null && next.at().isBefore(round.takenAt())) {
+                waiting.add(entry(next, worker));
+                next = happenings.hasNext() ? happenings.next() : null;
+            }
+            past.moveTo(round.takenAt().plus(Duration.ofMinutes(9)));
+            write(battery, waiting);
+            record.record(battery, round, Coverage.WHOLE, worker);
+        }
+        while (next != null) {
+            waiting.add(entry(next, worker));
+            next = happenings.hasNext() ? happenings.next() : null;
+        }
+        write(battery, waiting);
+    }
+
+    private void write(Battery battery, List<NewEntry> waiting) {
+        if (!waiting.isEmpty()) {
+            ledger.append(battery.id(), waiting);
+            waiting.clear();
+        }
+    }
+
+    private static NewEntry entry(Happening happening, long worker) {
+        BigDecimal quantity = happening.quantity() == 0 ? null : BigDecimal.valueOf(happening.quantity());
+        return NewEntry.of(EntryKind.valueOf(happening.kind().name()), happening.at(), worker, quantity, "");
+    }
+
+    /** The days since the last round, up to the state the battery is in at this hour. */
+    private void sinceThen(Battery battery, OneBattery one, LocalDate lastDay, LocalDate today, long worker) {
+        List<NewEntry> entries = new ArrayList<>();
+        double ampHours =
+                battery.type().model().capacity().ampHours() * one.habits().depth();
+        for (LocalDate day = lastDay.plusDays(1); day.isBefore(today); day = day.plusDays(1)) {
+            if (day.getDayOfWeek().getValue() <= one.habits().workDaysPerWeek()) {
+                Instant morning = day.atTime(6, 0).atZone(zone).toInstant();
+                entries.add(at(EntryKind.DISCHARGE, morning.plus(Duration.ofHours(6)), ampHours, worker));
+                entries.add(at(EntryKind.CHARGE_START, morning.plus(Duration.ofHours(8)), 0, worker));
+                entries.add(at(EntryKind.CHARGE_END, morning.plus(Duration.ofHours(15)), ampHours * 1.1, worker));
+            }
+        }
+        switch (one.hour()) {
+            case CHARGING -> {
+                entries.add(at(EntryKind.DISCHARGE, now.minus(Duration.ofHours(5)), ampHours, worker));
+                entries.add(at(EntryKind.CHARGE_START, now.minus(Duration.ofHours(3)), 0, worker));
+            }
+            case COOLING -> {
+                entries.add(at(EntryKind.DISCHARGE, now.minus(Duration.ofHours(11)), ampHours, worker));
+                entries.add(at(EntryKind.CHARGE_END, now.minus(Duration.ofHours(3)), ampHours * 1.1, worker));
+            }
+            case WORKED -> entries.add(at(EntryKind.DISCHARGE, now.minus(Duration.ofHours(2)), ampHours / 2, worker));
+            case RESTED -> {}
+        }
+        past.moveTo(now);
+        write(battery, entries);
+    }
+
+    private static NewEntry at(EntryKind kind, Instant at, double quantity, long worker) {
+        BigDecimal rounded = quantity == 0 ? null : BigDecimal.valueOf(Math.round(quantity));
+        return NewEntry.of(kind, at, worker, rounded, "");
+    }
+
+    private static <T> T known(Map<String, T> things, String name) {
+        T thing = things.get(name);
+        if (thing == null) {
+            throw new IllegalStateException("The demo has no " + name);
+        }
+        return thing;
+    }
+}

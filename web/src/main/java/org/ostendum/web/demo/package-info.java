@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.web.demo;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.web.draw;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,67 @@
+package org.ostendum.web.ledger;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.web.judgement.PastCheck;
+import org.ostendum.web.page.NotFound;
+import org.ostendum.web.store.Batteries;
+import org.ostendum.web.store.Battery;
+import org.ostendum.web.store.EntryKind;
+import org.ostendum.web.store.Ledger;
+import org.ostendum.web.store.LedgerEntry;
+import org.ostendum.web.words.Words;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The ledger of the house, and of one battery with the check of its past. */
+@Controller
+class LedgerController {
+    private static final int LINES = 60;
+
+    private final Ledger ledger;
+    private final Batteries batteries;
+    private final PastCheck past;
+
+    LedgerController(Ledger ledger, Batteries batteries, PastCheck past) {
+        this.ledger = ledger;
+        this.batteries = batteries;
+        this.past = past;
+    }
+
+    @GetMapping("/ledger")
+    String house(@RequestParam @Nullable Long before, @RequestParam @Nullable EntryKind kind, Words words, Model page) {
+        List<LedgerEntry> entries = ledger.ofSite(before, kind, LINES);
+        page.addAttribute("place", "ledger");
+        page.addAttribute("lines", lines(entries, words));
+        page.addAttribute("kind", kind);
+        page.addAttribute("kinds", EntryKind.values());
+        page.addAttribute(
+                "older", entries.size() == LINES ? entries.get(LINES - 1).id() : null);
+        return "ledger/house";
+    }
+
+    @GetMapping("/batteries/{code}/ledger")
+    String battery(
+            @PathVariable String code,
+            @RequestParam @Nullable Integer before,
+            @RequestParam @Nullable String check,
+            Words words,
+            Model page) {
+        Battery battery = batteries.byCode(code).orElseThrow(() -> new NotFound("battery " + code));
+        List<LedgerEntry> entries = ledger.ofBattery(battery.id(), before, LINES);
+        page.addAttribute("place", "fleet");
+        page.addAttribute("battery", battery);
+        page.addAttribute("lines", lines(entries, words));
+        page.addAttribute(
+                "older", entries.size() == LINES ? entries.get(LINES - 1).seq() : null);
+        page.addAttribute("check", check == null ? null : past.check(battery.id()));
+        return "ledger/battery";
+    }
+
+    private static List<LedgerLine> lines(List<LedgerEntry> entries, Words words) {
+        return entries.stream().map(entry -> LedgerLine.of(entry, words)).toList();
+    }
+}

@@ -1,0 +1,116 @@
+package org.ostendum.web.ledger;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.measure.Coverage;
+import org.ostendum.core.measure.RoundState;
+import org.ostendum.core.quantity.SpecificGravity;
+import org.ostendum.web.store.LedgerEntry;
+import org.ostendum.web.store.Payload;
+import org.ostendum.web.store.VerdictText;
+import org.ostendum.web.words.Words;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * A line of the ledger in words.
+ *
+ * @param detail what was read, poured or changed; empty for nothing
+ * @param verdict what the judge held then; null where nothing was judged
+ * @param severity of that verdict
+ * @param corrected whether a later line corrects this one
+ */
+public record LedgerLine(
+        long id,
+        int seq,
+        String battery,
+        String when,
+        String what,
+        String detail,
+        @Nullable String verdict,
+        @Nullable String severity,
+        String who,
+        boolean corrected) {
+    /** Written down later than this, the line says when. */
+    private static final Duration SOON = Duration.ofHours(12);
+
+    public static LedgerLine of(LedgerEntry entry, Words words) {
+        JsonNode payload = Payload.read(entry.payload());
+        JsonNode verdict = payload.path("verdict");
+        return new LedgerLine(
+                entry.id(),
+                entry.seq(),
+                entry.batteryCode(),
+                words.moment(entry.happenedAt()),
+                words.name(entry.kind()),
+                detail(entry, payload, words),
+                verdict.isMissingNode()
+                        ? null
+                        : words.say(VerdictText.read(verdict).sentence()),
+                verdict.isMissingNode() ? null : verdict.path("severity").asString(),
+                entry.person(),
+                entry.correctedBySeq() != null);
+    }
+
+    private static String detail(LedgerEntry entry, JsonNode payload, Words words) {
+        List<String> parts = new ArrayList<>();
+        String main = main(entry, payload, words);
+        if (!main.isEmpty()) {
+            parts.add(main);
+        }
+        if (payload.has("remark")) {
+            parts.add(payload.path("remark").asString());
+        }
+        if (entry.correctsSeq() != null) {
+            parts.add(words.text("line.corrects", entry.correctsSeq()));
+        }
+        if (entry.correctedBySeq() != null) {
+            parts.add(words.text("line.corrected-by", entry.correctedBySeq()));
+        }
+        if (Duration.between(entry.happenedAt(), entry.recordedAt()).compareTo(SOON) > 0) {
+            parts.add(words.text("line.late", entry.recordedAt()));
+        }
+        return String.join(" · ", parts);
+    }
+
+    private static String main(LedgerEntry entry, JsonNode payload, Words words) {
+        return switch (entry.kind()) {
+            case ROUND ->
+                words.text(
+                        "line.round",
+                        payload.path("cells").size(),
+                        words.name(Coverage.valueOf(payload.path("coverage").asString())),
+                        words.name(RoundState.valueOf(payload.path("state").asString())));
+            case CORRECTION ->
+                words.text(
+                        "line.correction",
+                        words.text(
+                                "line.correction.cell",
+                                payload.path("is").path("cell").asInt()),
+                        gravity(payload.path("is"), words),
+                        gravity(payload.path("was"), words),
+                        payload.path("reason").asString());
+            case MOVED ->
+                words.text(
+                        "line.moved",
+                        payload.path("from").asString(),
+                        payload.path("to").asString());
+            case WATER ->
+                entry.quantity() == null ? "" : words.volume(entry.quantity().doubleValue());
+            case CHARGE_END, DISCHARGE -> amount("line.amp-hours", entry, words);
+            case EQUALISE_END -> amount("line.hours", entry, words);
+            case ADDED, CHARGE_START, WASH, NOTE -> "";
+        };
+    }
+
+    private static String amount(String key, LedgerEntry entry, Words words) {
+        return entry.quantity() == null ? "" : words.text(key, entry.quantity());
+    }
+
+    private static String gravity(JsonNode reading, Words words) {
+        return reading.has("sg")
+                ? words.gravity(SpecificGravity.ofPoints(reading.path("sg").asInt()))
+                : words.text("battery.toolow");
+    }
+}

@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.web.ledger;
+
+import org.jspecify.annotations.NullMarked;

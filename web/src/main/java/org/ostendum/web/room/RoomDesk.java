@@ -1,0 +1,156 @@
+package org.ostendum.web.room;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.charge.ChargeState;
+import org.ostendum.core.charge.ChargeState.Phase;
+import org.ostendum.core.judge.Severity;
+import org.ostendum.core.next.NextThing;
+import org.ostendum.core.next.NextThings;
+import org.ostendum.web.draw.Box;
+import org.ostendum.web.judgement.Bench;
+import org.ostendum.web.store.Batteries;
+import org.ostendum.web.store.Battery;
+import org.ostendum.web.store.BatteryState;
+import org.ostendum.web.store.RoomPlan;
+import org.ostendum.web.store.RoomPlan.Slot;
+import org.ostendum.web.store.Rounds;
+import org.ostendum.web.store.Rulebook;
+import org.ostendum.web.words.Words;
+import org.springframework.stereotype.Service;
+
+/** Puts together what a room's page shows: the plan with every battery's state, and the next things with their reasons. */
+@Service
+class RoomDesk {
+    private static final double DRAWN_WIDTH = 880;
+
+    private final Batteries batteries;
+    private final Bench bench;
+    private final Rounds rounds;
+
+    RoomDesk(Batteries batteries, Bench bench, Rounds rounds) {
+        this.batteries = batteries;
+        this.bench = bench;
+        this.rounds = rounds;
+    }
+
+    /**
+     * What a room's page shows.
+     *
+     * @param things most urgent first
+     * @param inWork who has a round open on which battery
+     */
+    record RoomView(RoomPlan plan, RoomDrawing drawing, List<NextThing> things, List<InWork> inWork, int fit) {}
+
+    /** Somebody has a round open on a battery. */
+    record InWork(String battery, String person) {}
+
+    private record Standing(Battery battery, BatteryState state, ChargeState charge, List<NextThing> things) {
+        Severity severity() {
+            return things.stream().map(NextThing::severity).reduce(Severity.FIT, Severity::worse);
+        }
+    }
+
+    RoomView view(RoomPlan plan, Words words) {
+        List<Battery> here = batteries.inRoom(plan.id());
+        Rulebook book = bench.rulebook();
+        Map<Long, BatteryState> states = bench.statesOf(here);
+        List<Standing> standing =
+                here.stream().map(b -> standing(b, states.get(b.id()), book)).toList();
+        Map<Long, Standing> bySlot = standing.stream()
+                .filter(s -> s.battery().slotId() != null)
+                .collect(Collectors.toMap(s -> slotId(s.battery()), Function.identity()));
+        Map<Long, Standing> byMachine = standing.stream()
+                .filter(s -> s.battery().machineId() != null)
+                .collect(Collectors.toMap(s -> machineId(s.battery()), Function.identity()));
+        RoomDrawing drawing = RoomPlotter.plot(
+                plan,
+                DRAWN_WIDTH,
+                (slot, box, plate) -> tile(slot, box, plate, at(slot, bySlot, byMachine), words),
+                (slot, charger) -> chargerSays(at(slot, bySlot, byMachine), charger, words));
+        List<NextThing> things = standing.stream()
+                .flatMap(s -> s.things().stream())
+                .sorted(NextThing.MOST_URGENT)
+                .toList();
+        int fit = (int)
+                standing.stream().filter(s -> s.severity() == Severity.FIT).count();
+        return new RoomView(plan, drawing, things, inWork(here), fit);
+    }
+
+    private static long slotId(Battery battery) {
+        Long id = battery.slotId();
+        return id == null ? 0 : id;
+    }
+
+    private static long machineId(Battery battery) {
+        Long id = battery.machineId();
+        return id == null ? 0 : id;
+    }
+
+    private Standing standing(Battery battery, @Nullable BatteryState known, Rulebook book) {
+        BatteryState state = known == null ? bench.stateOf(battery) : known;
+        var now = bench.now(battery, state, book);
+        return new Standing(
+                battery,
+                state,
+                ChargeState.of(state.happenings(), bench.instant(), now.rules()),
+                NextThings.of(now, bench.instant()));
+    }
+
+    private List<InWork> inWork(List<Battery> here) {
+        Map<Long, String> byId = here.stream().collect(Collectors.toMap(Battery::id, Battery::code));
+        return rounds.openIn(byId.keySet()).entrySet().stream()
+                .map(e -> new InWork(byId.getOrDefault(e.getKey(), ""), e.getValue()))
+                .sorted(Comparator.comparing(InWork::battery))
+                .toList();
+    }
+
+    private static @Nullable Standing at(Slot slot, Map<Long, Standing> bySlot, Map<Long, Standing> byMachine) {
+        return slot.machine() == null
+                ? bySlot.get(slot.id())
+                : byMachine.get(slot.machine().id());
+    }
+
+    private static Tile tile(
+            Slot slot, Box box, Tile.@Nullable ChargerPlate plate, @Nullable Standing standing, Words words) {
+        String machine = slot.machine() == null ? null : slot.machine().code();
+        if (standing == null) {
+            String word = words.text(machine == null ? "room.free" : "room.no-battery");
+            return new Tile(box, null, machine, Severity.FIT, word, false, plate, slot.number());
+        }
+        return new Tile(
+                box,
+                standing.battery().code(),
+                machine,
+                standing.severity(),
+                word(standing, words),
+                standing.charge().phase() == Phase.READY || standing.charge().phase() == Phase.COOLING,
+                plate,
+                slot.number());
+    }
+
+    /** The state in a word: what is most urgent to be done, else where it stands between charge and work. */
+    private static String word(Standing standing, Words words) {
+        if (standing.charge().phase() == Phase.CHARGING && standing.severity() != Severity.STOP) {
+            return words.text("phase.CHARGING");
+        }
+        if (!standing.things().isEmpty()) {
+            NextThing first = standing.things().get(0);
+            return words.text("tile." + first.step());
+        }
+        return standing.charge().phase() == Phase.COOLING
+                ? words.text("phase.cooling", words.span(standing.charge().left()))
+                : words.text("phase." + standing.charge().phase());
+    }
+
+    private static RoomPlotter.ChargerSays chargerSays(
+            @Nullable Standing standing, RoomPlan.Charger charger, Words words) {
+        boolean on = standing != null && standing.charge().phase() == Phase.CHARGING;
+        String state = words.text(on ? "room.charger.on" : "room.charger.off");
+        return new RoomPlotter.ChargerSays(charger.code() + " " + state, on);
+    }
+}

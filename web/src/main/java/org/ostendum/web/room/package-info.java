@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.web.room;
+
+import org.jspecify.annotations.NullMarked;

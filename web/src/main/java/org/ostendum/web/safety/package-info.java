@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.web.safety;
+
+import org.jspecify.annotations.NullMarked;

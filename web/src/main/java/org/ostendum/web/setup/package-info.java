@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.web.setup;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.web.signin;
+
+import org.jspecify.annotations.NullMarked;
