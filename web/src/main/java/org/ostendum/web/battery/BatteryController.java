@@ -95,7 +95,8 @@ class BatteryController {
             faults.add("remark", "log.water-before-charge");
         }
         if (faults.any() || kind == null || at == null) {
-            return Faults.page(HttpStatus.UNPROCESSABLE_ENTITY, show(battery, form, faults.found(), words, page), page);
+            return Faults.page(
+                    HttpStatus.UNPROCESSABLE_CONTENT, show(battery, form, faults.found(), words, page), page);
         }
         logbook.write(battery, List.of(NewEntry.of(kind, at, person.id(), quantity, form.remarkText())));
         flash.addFlashAttribute("told", words.text("log.kept", words.name(kind)));

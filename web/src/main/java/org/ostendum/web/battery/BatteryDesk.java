@@ -12,6 +12,7 @@ import org.ostendum.core.measure.Round;
 import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.next.NextThing;
 import org.ostendum.core.next.NextThings;
+import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.StateOfCharge;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.web.draw.BatteryDrawing;
@@ -34,8 +35,8 @@ import org.springframework.stereotype.Service;
 @Service
 class BatteryDesk {
     static final double DRAWN_WIDTH = 840;
-    private static final double DRAWN_HEIGHT = 440;
-    private static final double TREND_HEIGHT = 230;
+    private static final double DRAWN_HEIGHT = 390;
+    private static final double TREND_HEIGHT = 210;
     private static final int ROUNDS_PLOTTED = 60;
     private static final int LINES_TOLD = 12;
 
@@ -76,6 +77,10 @@ class BatteryDesk {
 
         public Verdict verdict() {
             return state.verdict();
+        }
+
+        public Celsius reference() {
+            return rules.temperatureCorrection().reference();
         }
 
         public int minutesForRound() {

@@ -1,0 +1,180 @@
+package org.ostendum.web.round;
+
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.measure.Happenings;
+import org.ostendum.core.measure.RoundState;
+import org.ostendum.core.measure.SheetField;
+import org.ostendum.web.judgement.Bench;
+import org.ostendum.web.page.NotFound;
+import org.ostendum.web.store.Batteries;
+import org.ostendum.web.store.Battery;
+import org.ostendum.web.store.KeptValue;
+import org.ostendum.web.store.OpenRound;
+import org.ostendum.web.store.Person;
+import org.ostendum.web.store.Rounds;
+import org.ostendum.web.words.Words;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Taking a round: the drawing is the form. */
+@Controller
+class RoundController {
+    private final Batteries batteries;
+    private final Rounds rounds;
+    private final RoundTaking taking;
+    private final BoardDesk desk;
+    private final Bench bench;
+
+    RoundController(Batteries batteries, Rounds rounds, RoundTaking taking, BoardDesk desk, Bench bench) {
+        this.batteries = batteries;
+        this.rounds = rounds;
+        this.taking = taking;
+        this.desk = desk;
+        this.bench = bench;
+    }
+
+    @GetMapping("/batteries/{code}/round")
+    String round(@PathVariable String code, Person person, Words words, Model page) {
+        Battery battery = byCode(code);
+        Optional<OpenRound> open = rounds.openOf(battery.id());
+        page.addAttribute("place", "fleet");
+        page.addAttribute("states", RoundState.values());
+        if (open.isPresent()) {
+            page.addAttribute("board", desk.board(battery, open.get(), person, words));
+            return "round/round";
+        }
+        Happenings happenings = bench.stateOf(battery).happenings();
+        page.addAttribute("battery", battery);
+        page.addAttribute("state", happenings.state());
+        page.addAttribute(
+                "watered",
+                happenings.water() != null && happenings.chargesSinceWater() == 0 ? happenings.water() : null);
+        return "round/begin";
+    }
+
+    @PostMapping("/batteries/{code}/round")
+    String begin(
+            @PathVariable String code,
+            @RequestParam RoundState state,
+            @RequestParam @Nullable Integer pilot,
+            Person person) {
+        Battery battery = byCode(code);
+        int cells = battery.type().model().cells();
+        Integer pilotCell = pilot == null ? null : (Integer) Math.max(1, Math.min(cells, pilot));
+        if (battery.type().model().kind().hasCaps()) {
+            rounds.begin(battery.id(), person.id(), state, pilotCell);
+        }
+        return "redirect:/batteries/" + battery.code() + "/round";
+    }
+
+    /** @return the board when it has changed since the version the browser has, else nothing */
+    @GetMapping("/rounds/{id}/board")
+    Object board(@PathVariable long id, @RequestParam(defaultValue = "-1") long version, Person person, Words words) {
+        Optional<OpenRound> open = rounds.openById(id);
+        if (open.isEmpty()) {
+            return text(HttpStatus.GONE, words.text("round.gone"));
+        }
+        return open.get().version() == version
+                ? ResponseEntity.noContent().build()
+                : fragment(open.get(), person, words);
+    }
+
+    @PostMapping("/rounds/{id}/values")
+    Object keep(
+            @PathVariable long id,
+            @RequestParam @Nullable String key,
+            @RequestParam int cell,
+            @RequestParam SheetField field,
+            @RequestParam @Nullable String value,
+            @RequestParam(defaultValue = "0") long base,
+            @RequestParam(defaultValue = "false") boolean plain,
+            Person person,
+            Words words,
+            RedirectAttributes flash) {
+        Optional<OpenRound> open = rounds.openById(id);
+        if (open.isEmpty()) {
+            return text(HttpStatus.GONE, words.text("round.gone"));
+        }
+        Battery battery = byId(open.get().batteryId());
+        String sentKey = key == null ? UUID.randomUUID().toString() : key;
+        Keeping keeping = taking.keep(
+                id,
+                battery.type().model().cells(),
+                new RoundTaking.Sent(sentKey, cell, field, value, base),
+                person,
+                words);
+        if (plain) {
+            if (keeping instanceof Keeping.Refused refused) {
+                flash.addFlashAttribute("fault", refused.why());
+            } else if (keeping instanceof Keeping.Conflict conflict) {
+                flash.addFlashAttribute("fault", conflict(conflict.theirs(), words));
+            }
+            return "redirect:/batteries/" + battery.code() + "/round";
+        }
+        if (keeping instanceof Keeping.Refused refused) {
+            return text(HttpStatus.UNPROCESSABLE_CONTENT, refused.why());
+        } else if (keeping instanceof Keeping.Conflict conflict) {
+            return ResponseEntity.status(HttpStatus.CONFLICT)
+                    .header("X-Base", String.valueOf(conflict.theirs().id()))
+                    .contentType(MediaType.TEXT_PLAIN)
+                    .body(conflict(conflict.theirs(), words));
+        } else if (keeping instanceof Keeping.Gone) {
+            return text(HttpStatus.GONE, words.text("round.gone"));
+        }
+        return fragment(rounds.openById(id).orElse(open.get()), person, words);
+    }
+
+    private static String conflict(KeptValue theirs, Words words) {
+        String value = theirs.value() == null ? "–" : theirs.value();
+        return words.text("round.conflict", theirs.cell(), theirs.person(), value, words.clock(theirs.at()));
+    }
+
+    @PostMapping("/rounds/{id}/state")
+    String state(@PathVariable long id, @RequestParam RoundState state) {
+        OpenRound open = rounds.openById(id).orElseThrow(() -> new NotFound("round " + id));
+        rounds.changeState(id, state);
+        return "redirect:/batteries/" + byId(open.batteryId()).code() + "/round";
+    }
+
+    @PostMapping("/rounds/{id}/close")
+    String close(@PathVariable long id, Person person, Words words, RedirectAttributes flash) {
+        OpenRound open = rounds.openById(id).orElseThrow(() -> new NotFound("round " + id));
+        Battery battery = byId(open.batteryId());
+        if (taking.close(battery, id, person)) {
+            flash.addFlashAttribute("told", words.text("round.closed"));
+            return "redirect:/batteries/" + battery.code();
+        }
+        flash.addFlashAttribute("fault", words.text("round.nothing"));
+        return "redirect:/batteries/" + battery.code() + "/round";
+    }
+
+    private ModelAndView fragment(OpenRound open, Person person, Words words) {
+        ModelAndView fragment = new ModelAndView("round/board :: parts");
+        fragment.addObject("board", desk.board(byId(open.batteryId()), open, person, words));
+        fragment.addObject("states", RoundState.values());
+        return fragment;
+    }
+
+    private static ResponseEntity<String> text(HttpStatus status, String text) {
+        return ResponseEntity.status(status).contentType(MediaType.TEXT_PLAIN).body(text);
+    }
+
+    private Battery byCode(String code) {
+        return batteries.byCode(code).orElseThrow(() -> new NotFound("battery " + code));
+    }
+
+    private Battery byId(long id) {
+        return batteries.byId(id).orElseThrow(() -> new NotFound("battery " + id));
+    }
+}

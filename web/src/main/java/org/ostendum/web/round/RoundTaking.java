@@ -1,0 +1,103 @@
+package org.ostendum.web.round;
+
+import java.util.Objects;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.measure.Coverage;
+import org.ostendum.core.measure.Round;
+import org.ostendum.core.measure.RoundSheet;
+import org.ostendum.core.measure.SheetField;
+import org.ostendum.web.judgement.Bench;
+import org.ostendum.web.judgement.RoundRecord;
+import org.ostendum.web.store.Battery;
+import org.ostendum.web.store.KeptValue;
+import org.ostendum.web.store.OpenRound;
+import org.ostendum.web.store.Person;
+import org.ostendum.web.store.Rounds;
+import org.ostendum.web.words.Words;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Taking a round: each value is kept the moment it comes, and nobody overwrites another's unknowingly. */
+@Service
+class RoundTaking {
+    private final Rounds rounds;
+    private final RoundRecord record;
+    private final Bench bench;
+
+    RoundTaking(Rounds rounds, RoundRecord record, Bench bench) {
+        this.rounds = rounds;
+        this.record = record;
+        this.bench = bench;
+    }
+
+    /**
+     * A value as sent.
+     *
+     * @param key made on the device, so that a value sent twice is kept once
+     * @param cell 1.., or 0 for the whole round
+     * @param value as typed; empty takes the earlier value back
+     * @param base id of the value the person saw there; 0 for none
+     */
+    record Sent(String key, int cell, SheetField field, @Nullable String value, long base) {}
+
+    @Transactional
+    public Keeping keep(long roundId, int cells, Sent sent, Person person, Words words) {
+        if (sent.cell() < 0 || sent.cell() > cells || !sent.key().matches("[0-9a-fA-F-]{36}")) {
+            return new Keeping.Refused(words.text("correct.none", sent.cell()));
+        }
+        Typed.Read read = Typed.read(sent.field(), sent.value(), person, words);
+        if (read.fault() != null) {
+            return new Keeping.Refused(read.fault());
+        }
+        if (rounds.isKept(sent.key())) {
+            return new Keeping.Kept();
+        }
+        if (!rounds.lockOpen(roundId)) {
+            return new Keeping.Gone();
+        }
+        Optional<KeptValue> theirs = rounds.openById(roundId)
+                .flatMap(round -> latest(round, sent.cell(), sent.field()))
+                .filter(latest -> latest.id() != sent.base() && latest.personId() != person.id())
+                .filter(latest -> !Objects.equals(latest.value(), read.value()));
+        if (theirs.isPresent()) {
+            return new Keeping.Conflict(theirs.get());
+        }
+        rounds.keep(roundId, sent.key(), sent.cell(), sent.field(), read.value(), person.id());
+        return new Keeping.Kept();
+    }
+
+    static Optional<KeptValue> latest(OpenRound round, int cell, SheetField field) {
+        return round.values().stream()
+                .filter(v -> v.cell() == cell && v.field() == field)
+                .reduce((earlier, later) -> later);
+    }
+
+    /**
+     * Puts the round on record.
+     *
+     * @return false when it has nothing in it or is no longer open
+     */
+    @Transactional
+    public boolean close(Battery battery, long roundId, Person person) {
+        if (!rounds.lockOpen(roundId)) {
+            return false;
+        }
+        OpenRound open = rounds.openById(roundId).orElseThrow();
+        int cells = battery.type().model().cells();
+        RoundSheet sheet = open.sheet(cells);
+        if (sheet.readings().isEmpty()) {
+            return false;
+        }
+        Round round = sheet.round(bench.instant(), open.state());
+        record.close(battery, roundId, round, coverage(open, sheet, cells), person.id());
+        return true;
+    }
+
+    private static Coverage coverage(OpenRound open, RoundSheet sheet, int cells) {
+        if (sheet.cellsRead() == cells) {
+            return Coverage.WHOLE;
+        }
+        return open.coverage() == Coverage.PILOT && sheet.cellsRead() <= 1 ? Coverage.PILOT : Coverage.PARTIAL;
+    }
+}

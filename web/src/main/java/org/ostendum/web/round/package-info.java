@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.web.round;
+
+import org.jspecify.annotations.NullMarked;
