@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.web.find;
+
+import org.jspecify.annotations.NullMarked;

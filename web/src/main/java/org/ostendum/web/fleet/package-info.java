@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.web.fleet;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.web.me;
+
+import org.jspecify.annotations.NullMarked;

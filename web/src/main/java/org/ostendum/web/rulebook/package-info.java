@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.web.rulebook;
+
+import org.jspecify.annotations.NullMarked;
