@@ -1,0 +1,15 @@
+package org.ostendum.web.setup;
+
+import java.util.Arrays;
+import java.util.List;
+import org.ostendum.web.words.Words;
+
+/** One choice of a list. */
+public record Option(String value, String label) {
+
+    static <E extends Enum<E>> List<Option> of(Class<E> kind, Words words) {
+        return Arrays.stream(kind.getEnumConstants())
+                .map(value -> new Option(value.name(), words.name(value)))
+                .toList();
+    }
+}

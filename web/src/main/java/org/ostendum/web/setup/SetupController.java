@@ -1,0 +1,46 @@
+package org.ostendum.web.setup;
+
+import java.util.List;
+import org.ostendum.web.store.Batteries;
+import org.ostendum.web.store.Machines;
+import org.ostendum.web.store.Models;
+import org.ostendum.web.store.People;
+import org.ostendum.web.store.Rooms;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+
+/** The way to everything that is set up. */
+@Controller
+class SetupController {
+    private final Batteries batteries;
+    private final Models models;
+    private final Machines machines;
+    private final Rooms rooms;
+    private final People people;
+
+    SetupController(Batteries batteries, Models models, Machines machines, Rooms rooms, People people) {
+        this.batteries = batteries;
+        this.models = models;
+        this.machines = machines;
+        this.rooms = rooms;
+        this.people = people;
+    }
+
+    /** An area of the setup and how much is in it. */
+    record Area(String name, int count) {}
+
+    @GetMapping("/setup")
+    String setup(Model page) {
+        page.addAttribute("place", "setup");
+        page.addAttribute(
+                "areas",
+                List.of(
+                        new Area("rooms", rooms.names().size()),
+                        new Area("models", models.all().size()),
+                        new Area("machines", machines.all().size()),
+                        new Area("batteries", batteries.count()),
+                        new Area("people", people.all().size())));
+        return "setup/setup";
+    }
+}
