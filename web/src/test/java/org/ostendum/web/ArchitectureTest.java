@@ -1,0 +1,72 @@
+package org.ostendum.web;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+import org.springframework.stereotype.Controller;
+
+@AnalyzeClasses(packages = "org.ostendum", importOptions = ImportOption.DoNotIncludeTests.class)
+class ArchitectureTest {
+    @ArchTest
+    static final ArchRule sqlLivesInTheStore = noClasses()
+            .that()
+            .resideOutsideOfPackage("org.ostendum.web.store..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("org.jooq..", "org.ostendum.web.store.jooq..")
+            .allowEmptyShould(false);
+
+    @ArchTest
+    static final ArchRule coreKnowsNothingAboveIt = noClasses()
+            .that()
+            .resideInAPackage("org.ostendum.core..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("org.ostendum.web..", "org.springframework..");
+
+    @ArchTest
+    static final ArchRule theStoreKnowsNoScreen = noClasses()
+            .that()
+            .resideInAPackage("org.ostendum.web.store..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage(
+                    "org.ostendum.web.room..",
+                    "org.ostendum.web.battery..",
+                    "org.ostendum.web.round..",
+                    "org.ostendum.web.setup..",
+                    "org.ostendum.web.words..",
+                    "org.ostendum.web.judgement..");
+
+    @ArchTest
+    static final ArchRule drawingsKnowNoStore = noClasses()
+            .that()
+            .resideInAPackage("org.ostendum.web.draw..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("org.ostendum.web.judgement..", "org.springframework..");
+
+    @ArchTest
+    static final ArchRule controllersAreNamedSo = classes()
+            .that()
+            .areAnnotatedWith(Controller.class)
+            .should()
+            .haveSimpleNameEndingWith("Controller")
+            .orShould()
+            .haveSimpleNameEndingWith("Setup")
+            .orShould()
+            .haveSimpleName("ErrorPages");
+
+    @ArchTest
+    static final ArchRule nobodyAsksTheSystemForTheTime = noClasses()
+            .should()
+            .callMethod(java.time.Instant.class, "now")
+            .orShould()
+            .callMethod(java.time.LocalDate.class, "now")
+            .orShould()
+            .callMethod(System.class, "currentTimeMillis");
+}
