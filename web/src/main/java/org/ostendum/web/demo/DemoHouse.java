@@ -13,7 +13,6 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import org.jooq.DSLContext;
 import org.ostendum.core.measure.Coverage;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.sim.Happening;
@@ -40,6 +39,7 @@ import org.ostendum.web.store.Rounds;
 import org.ostendum.web.store.RuleChanges;
 import org.ostendum.web.store.States;
 import org.ostendum.web.store.StoredModel;
+import org.ostendum.web.store.StoresByClock;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.ApplicationArguments;
@@ -72,7 +72,9 @@ public class DemoHouse implements ApplicationRunner {
     private final RoundRecord record;
 
     DemoHouse(
-            DSLContext sql,
+            StoresByClock stores,
+            RuleChanges ruleChanges,
+            States states,
             People people,
             Models models,
             Rooms rooms,
@@ -93,9 +95,9 @@ public class DemoHouse implements ApplicationRunner {
         this.now = clock.instant();
         this.past = new MovingClock(now);
         // The same services the application runs on, by a clock of the past.
-        this.ledger = new Ledger(sql, past);
-        Rounds rounds = new Rounds(sql, past);
-        this.bench = new Bench(rounds, ledger, new RuleChanges(sql, past), new States(sql), past, zone);
+        this.ledger = stores.ledger(past);
+        Rounds rounds = stores.rounds(past);
+        this.bench = new Bench(rounds, ledger, ruleChanges, states, past, zone);
         this.record = new RoundRecord(bench, ledger, rounds);
     }
 

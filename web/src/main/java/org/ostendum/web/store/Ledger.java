@@ -34,7 +34,7 @@ public class Ledger {
     private final DSLContext sql;
     private final Clock clock;
 
-    public Ledger(DSLContext sql, Clock clock) {
+    Ledger(DSLContext sql, Clock clock) {
         this.sql = sql;
         this.clock = clock;
     }

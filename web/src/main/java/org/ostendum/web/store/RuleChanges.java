@@ -21,7 +21,7 @@ public class RuleChanges {
     private final Clock clock;
     private volatile Rulebook latest = new Rulebook(-1, List.of());
 
-    public RuleChanges(DSLContext sql, Clock clock) {
+    RuleChanges(DSLContext sql, Clock clock) {
         this.sql = sql;
         this.clock = clock;
     }

@@ -15,7 +15,7 @@ import org.springframework.stereotype.Repository;
 public class States {
     private final DSLContext sql;
 
-    public States(DSLContext sql) {
+    States(DSLContext sql) {
         this.sql = sql;
     }
 

@@ -5,7 +5,6 @@ import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
-import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.time.Duration;
@@ -91,7 +90,8 @@ public final class MariaDbServer {
     private void await() throws InterruptedException {
         Instant end = Instant.now().plus(Duration.ofSeconds(40));
         while (Instant.now().isBefore(end)) {
-            try (Connection ignored = DriverManager.getConnection(url(), "ostendum", "ostendum")) {
+            try {
+                DriverManager.getConnection(url(), "ostendum", "ostendum").close();
                 return;
             } catch (SQLException e) {
                 TimeUnit.MILLISECONDS.sleep(100);
