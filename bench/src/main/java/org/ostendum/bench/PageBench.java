@@ -27,7 +27,7 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 
 /** Times of whole pages over HTTP, at growing numbers of batteries with ten years of weekly rounds. */
 final class PageBench {
-    private static final int WARM_UP = 150;
+    private static final int WARM_UP = 500;
     private static final int MEASURED = 400;
     private static final String PASSWORD = "bench-password";
 

@@ -70,7 +70,7 @@ public final class NextThings {
                 step,
                 finding.severity(),
                 Message.of("next." + step, battery.code()),
-                finding.sentence(),
+                step == finding.next() ? finding.sentence() : Message.of("next.since." + step),
                 0,
                 minutes(step, battery.cells()));
     }

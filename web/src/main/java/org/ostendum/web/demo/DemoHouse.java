@@ -13,6 +13,7 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 import org.ostendum.core.measure.Coverage;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.sim.Happening;
@@ -246,12 +247,18 @@ public class DemoHouse implements ApplicationRunner {
         List<NewEntry> entries = new ArrayList<>();
         double ampHours =
                 battery.type().model().capacity().ampHours() * one.habits().depth();
+        // Some are forgotten, so that somebody has water to think of.
+        @Nullable LocalDate watered = one.code().endsWith("4") ? null : wateringDay(one, lastDay, today);
         for (LocalDate day = lastDay.plusDays(1); day.isBefore(today); day = day.plusDays(1)) {
             if (day.getDayOfWeek().getValue() <= one.habits().workDaysPerWeek()) {
                 Instant morning = day.atTime(6, 0).atZone(zone).toInstant();
                 entries.add(at(EntryKind.DISCHARGE, morning.plus(Duration.ofHours(6)), ampHours, worker));
                 entries.add(at(EntryKind.CHARGE_START, morning.plus(Duration.ofHours(8)), 0, worker));
                 entries.add(at(EntryKind.CHARGE_END, morning.plus(Duration.ofHours(15)), ampHours * 1.1, worker));
+                if (day.equals(watered)) {
+                    double millilitres = battery.type().model().cells() * 45.0;
+                    entries.add(at(EntryKind.WATER, morning.plus(Duration.ofHours(16)), millilitres, worker));
+                }
             }
         }
         switch (one.hour()) {
@@ -268,6 +275,15 @@ public class DemoHouse implements ApplicationRunner {
         }
         past.moveTo(now);
         write(battery, entries);
+    }
+
+    /** The last working day before yesterday, so that a charge has mixed the water since. */
+    private static @Nullable LocalDate wateringDay(OneBattery one, LocalDate lastDay, LocalDate today) {
+        return lastDay.plusDays(1)
+                .datesUntil(today.minusDays(1).isAfter(lastDay) ? today.minusDays(1) : lastDay.plusDays(1))
+                .filter(day -> day.getDayOfWeek().getValue() <= one.habits().workDaysPerWeek())
+                .reduce((earlier, later) -> later)
+                .orElse(null);
     }
 
     private static NewEntry at(EntryKind kind, Instant at, double quantity, long worker) {

@@ -121,7 +121,7 @@ final class Lanternmoor {
     record Standing(Stand stand, int slots, String chargers, int chargerCells, int chargerAmps) {}
 
     static final int ROOM_WIDTH_CM = 2600;
-    static final int ROOM_DEPTH_CM = 2130;
+    static final int ROOM_DEPTH_CM = 2080;
 
     static final List<Standing> STANDS = List.of(
             new Standing(stand("A", "Stand A", StandKind.STAND, 40, 30, 1860, 310), 8, "CA", 18, 100),
@@ -130,8 +130,8 @@ final class Lanternmoor {
             new Standing(stand("GS", "Golf cars, south", StandKind.PARKING, 40, 1010, 1860, 250), 9, "", 0, 0),
             new Standing(stand("PL", "Platforms", StandKind.PARKING, 40, 1290, 1440, 250), 7, "", 0, 0),
             new Standing(stand("AB", "Aircraft bench", StandKind.BENCH, 2000, 30, 540, 1230), 4, "CK", 12, 20),
-            new Standing(stand("D1", "At the door, east", StandKind.DOOR, 40, 1620, 2520, 230), 7, "", 0, 0),
-            new Standing(stand("D2", "At the door, west", StandKind.DOOR, 40, 1880, 2520, 230), 7, "", 0, 0));
+            new Standing(stand("D1", "At the door, east", StandKind.DOOR, 40, 1620, 2520, 225), 7, "", 0, 0),
+            new Standing(stand("D2", "At the door, west", StandKind.DOOR, 40, 1870, 2520, 225), 7, "", 0, 0));
 
     private static Stand stand(String code, String name, StandKind kind, int x, int y, int width, int depth) {
         return new Stand(0, code, name, kind, x, y, width, depth, List.of());
@@ -287,7 +287,7 @@ final class Lanternmoor {
     private static List<Story> storiesOf(String code) {
         return switch (code) {
             case "T-07" -> List.of(new Story.FailingCell(9, 150, 12), new Story.EqualisedAtTheEnd());
-            case "T-11" -> List.of(new Story.FailingCell(14, 215, 6.5));
+            case "T-11" -> List.of(new Story.FailingCell(14, 205, 4.2));
             case "T-04" -> List.of(new Story.NotEqualised(205));
             case "T-16" -> List.of(new Story.Undercharged(320, 28));
             case "T-20" -> List.of(new Story.Thirsty(5));

@@ -119,7 +119,7 @@ public final class BatteryPlotter {
         double size = Math.min(30, Math.min(box.width() / 2.75, (box.height() - POST_STRIP) * 0.52));
         double top = box.y() + 20;
         double bottom = box.bottom() - POST_STRIP;
-        return new CellBox(cell, box, (top + bottom) / 2 + size * 0.42, size);
+        return new CellBox(cell, box, Math.round((top + bottom) / 2 + size * 0.42), Math.round(size));
     }
 
     private Point positivePost(CasePlace place) {

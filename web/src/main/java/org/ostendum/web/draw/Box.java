@@ -3,6 +3,14 @@ package org.ostendum.web.draw;
 /** A rectangle on a drawing, its corner at the back left. */
 public record Box(double x, double y, double width, double height) {
 
+    /** Held to tenths: nobody sees more, and longer figures only make pages slow. */
+    public Box {
+        x = Math.round(x * 10) / 10.0;
+        y = Math.round(y * 10) / 10.0;
+        width = Math.round(width * 10) / 10.0;
+        height = Math.round(height * 10) / 10.0;
+    }
+
     public double right() {
         return x + width;
     }

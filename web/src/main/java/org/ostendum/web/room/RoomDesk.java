@@ -143,7 +143,7 @@ class RoomDesk {
             return words.text("tile." + first.step());
         }
         return standing.charge().phase() == Phase.COOLING
-                ? words.text("phase.cooling", words.span(standing.charge().left()))
+                ? words.text("phase.cooling", (int) (standing.charge().left().toMinutes() / 60) + 1)
                 : words.text("phase." + standing.charge().phase());
     }
 
