@@ -25,6 +25,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** A battery's page, and writing down what was done to it. */
@@ -48,16 +49,16 @@ class BatteryController {
     /** What was done, as typed. */
     record LogForm(
             @Nullable EntryKind kind, @Nullable String when, @Nullable String quantity, @Nullable String remark) {
-        static final LogForm EMPTY = new LogForm(EntryKind.CHARGE_END, "", "", "");
-
         String remarkText() {
             return remark == null ? "" : remark.strip();
         }
     }
 
     @GetMapping("/batteries/{code}")
-    String battery(@PathVariable String code, Words words, Model page) {
-        return show(find(code), LogForm.EMPTY, Faults.NONE, words, page);
+    String battery(@PathVariable String code, @RequestParam @Nullable EntryKind log, Words words, Model page) {
+        page.addAttribute("logging", log != null);
+        EntryKind kind = log == null ? EntryKind.CHARGE_END : log;
+        return show(find(code), new LogForm(kind, "", "", ""), Faults.NONE, words, page);
     }
 
     private String show(Battery battery, LogForm form, Faults faults, Words words, Model page) {

@@ -24,6 +24,7 @@ import org.ostendum.web.ledger.LedgerLine;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.BatteryState;
 import org.ostendum.web.store.ClosedRound;
+import org.ostendum.web.store.EntryKind;
 import org.ostendum.web.store.Ledger;
 import org.ostendum.web.store.OpenRound;
 import org.ostendum.web.store.Rounds;
@@ -81,6 +82,18 @@ class BatteryDesk {
 
         public Celsius reference() {
             return rules.temperatureCorrection().reference();
+        }
+
+        /** What is to be written down once the first job is done; null where that job is a reading or a repair. */
+        public @Nullable EntryKind firstToLog() {
+            return things.isEmpty()
+                    ? null
+                    : switch (things.get(0).step()) {
+                        case CHARGE -> EntryKind.CHARGE_END;
+                        case EQUALISE -> EntryKind.EQUALISE_END;
+                        case WATER, COVER_PLATES -> EntryKind.WATER;
+                        default -> null;
+                    };
         }
 
         public int minutesForRound() {

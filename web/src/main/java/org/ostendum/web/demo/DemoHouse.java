@@ -244,6 +244,10 @@ public class DemoHouse implements ApplicationRunner {
 
     /** The days since the last round, up to the state the battery is in at this hour. */
     private void sinceThen(Battery battery, OneBattery one, LocalDate lastDay, LocalDate today, long worker) {
+        boolean setAside = !one.stories().isEmpty() && one.hour() == Lanternmoor.Hour.RESTED && one.daysAgo() < 5;
+        if (setAside) {
+            return;
+        }
         List<NewEntry> entries = new ArrayList<>();
         double ampHours =
                 battery.type().model().capacity().ampHours() * one.habits().depth();

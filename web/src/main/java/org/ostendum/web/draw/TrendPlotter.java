@@ -108,7 +108,7 @@ public final class TrendPlotter {
         Map<Integer, Double> labels = new TreeMap<>();
         double least = plot.y() + 6;
         for (int cell : named) {
-            double y = Math.max(least, end(courses.get(cell)).y() + 5);
+            double y = Math.max(least, end(courses.get(cell)).y() - 9);
             labels.put(cell, y);
             least = y + LABEL_GAP;
         }
