@@ -263,6 +263,8 @@ public class DemoHouse implements ApplicationRunner {
                     double millilitres = battery.type().model().cells() * 45.0;
                     entries.add(at(EntryKind.WATER, morning.plus(Duration.ofHours(16)), millilitres, worker));
                 }
+                past.moveTo(morning.plus(Duration.ofHours(17)));
+                write(battery, entries);
             }
         }
         switch (one.hour()) {

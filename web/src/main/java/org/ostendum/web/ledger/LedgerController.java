@@ -1,5 +1,6 @@
 package org.ostendum.web.ledger;
 
+import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.web.judgement.PastCheck;
@@ -32,14 +33,19 @@ class LedgerController {
     }
 
     @GetMapping("/ledger")
-    String house(@RequestParam @Nullable Long before, @RequestParam @Nullable EntryKind kind, Words words, Model page) {
-        List<LedgerEntry> entries = ledger.ofSite(before, kind, LINES);
+    String house(
+            @RequestParam @Nullable Instant before,
+            @RequestParam(defaultValue = "0") long beforeId,
+            @RequestParam @Nullable EntryKind kind,
+            Words words,
+            Model page) {
+        Ledger.@Nullable Mark mark = before == null ? null : new Ledger.Mark(before, beforeId);
+        List<LedgerEntry> entries = ledger.ofSite(mark, kind, LINES);
         page.addAttribute("place", "ledger");
         page.addAttribute("lines", lines(entries, words));
         page.addAttribute("kind", kind);
         page.addAttribute("kinds", EntryKind.values());
-        page.addAttribute(
-                "older", entries.size() == LINES ? entries.get(LINES - 1).id() : null);
+        page.addAttribute("older", entries.size() == LINES ? entries.get(LINES - 1) : null);
         return "ledger/house";
     }
 

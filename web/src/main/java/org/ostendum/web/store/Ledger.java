@@ -2,6 +2,7 @@ package org.ostendum.web.store;
 
 import static org.jooq.impl.DSL.max;
 import static org.jooq.impl.DSL.noCondition;
+import static org.jooq.impl.DSL.row;
 import static org.ostendum.web.store.jooq.Tables.BATTERY;
 import static org.ostendum.web.store.jooq.Tables.LEDGER_ENTRY;
 import static org.ostendum.web.store.jooq.Tables.PERSON;
@@ -14,10 +15,10 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
+import org.jooq.SortField;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.measure.Happenings;
 import org.ostendum.web.store.jooq.tables.records.LedgerEntryRecord;
@@ -111,26 +112,25 @@ public class Ledger {
      */
     public List<LedgerEntry> ofBattery(long batteryId, @Nullable Integer beforeSeq, int limit) {
         Condition page = beforeSeq == null ? noCondition() : LEDGER_ENTRY.SEQ.lt(beforeSeq);
-        return fetch(LEDGER_ENTRY.BATTERY_ID.eq(batteryId).and(page), LEDGER_ENTRY.SEQ.desc(), limit);
+        return fetch(LEDGER_ENTRY.BATTERY_ID.eq(batteryId).and(page), List.of(LEDGER_ENTRY.SEQ.desc()), limit);
     }
 
-    public Optional<LedgerEntry> line(long batteryId, int seq) {
-        return fetch(LEDGER_ENTRY.BATTERY_ID.eq(batteryId).and(LEDGER_ENTRY.SEQ.eq(seq)), LEDGER_ENTRY.SEQ.desc(), 1)
-                .stream()
-                .findFirst();
-    }
+    /** The last line of a page of the site's ledger, from which the next one goes on. */
+    public record Mark(Instant happenedAt, long id) {}
 
     /**
-     * @param beforeId only lines written before this one, null for the newest
-     * @return lines of the whole site, newest first
+     * @param before only lines before this one, null for the newest
+     * @return lines of the whole site, the newest happenings first
      */
-    public List<LedgerEntry> ofSite(@Nullable Long beforeId, @Nullable EntryKind kind, int limit) {
-        Condition page = beforeId == null ? noCondition() : LEDGER_ENTRY.ID.lt(beforeId);
+    public List<LedgerEntry> ofSite(@Nullable Mark before, @Nullable EntryKind kind, int limit) {
+        Condition page = before == null
+                ? noCondition()
+                : row(LEDGER_ENTRY.HAPPENED_AT, LEDGER_ENTRY.ID).lt(before.happenedAt(), before.id());
         Condition only = kind == null ? noCondition() : LEDGER_ENTRY.KIND.eq(kind.name());
-        return fetch(page.and(only), LEDGER_ENTRY.ID.desc(), limit);
+        return fetch(page.and(only), List.of(LEDGER_ENTRY.HAPPENED_AT.desc(), LEDGER_ENTRY.ID.desc()), limit);
     }
 
-    private List<LedgerEntry> fetch(Condition condition, org.jooq.SortField<?> order, int limit) {
+    private List<LedgerEntry> fetch(Condition condition, List<SortField<?>> order, int limit) {
         return sql.select(LEDGER_ENTRY.fields())
                 .select(BATTERY.CODE, PERSON.NAME, CORRECTED.SEQ, CORRECTING.SEQ)
                 .from(LEDGER_ENTRY)
