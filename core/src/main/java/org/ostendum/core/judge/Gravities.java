@@ -1,6 +1,7 @@
 package org.ostendum.core.judge;
 
 import java.util.Collection;
+import java.util.Collections;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
@@ -12,12 +13,20 @@ import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.quantity.GravityDifference;
 
-/**
- * The corrected gravities of one round, by cell.
- *
- * @param byCell in the order of the cells
- */
-public record Gravities(Map<Integer, CorrectedGravity> byCell) {
+/** The corrected gravities of one round, by cell, with their median worked out once. Immutable. */
+public final class Gravities {
+    private final Map<Integer, CorrectedGravity> byCell;
+    private final double medianTenths;
+
+    public Gravities(Map<Integer, CorrectedGravity> byCell) {
+        this.byCell = Collections.unmodifiableMap(new TreeMap<>(byCell));
+        this.medianTenths = byCell.isEmpty() ? Double.NaN : Robust.median(tenths(byCell.values()));
+    }
+
+    /** The gravities in the order of the cells. */
+    public Map<Integer, CorrectedGravity> byCell() {
+        return byCell;
+    }
 
     public static Gravities of(Round round, TemperatureCorrection correction) {
         Map<Integer, CorrectedGravity> byCell = new TreeMap<>();
@@ -56,9 +65,15 @@ public record Gravities(Map<Integer, CorrectedGravity> byCell) {
         return gravity;
     }
 
-    /** @return the median of all cells read; of an even number the mean of the middle two */
+    /**
+     * @return the median of all cells read; of an even number the mean of the middle two
+     * @throws IllegalStateException when no cell was read
+     */
     public CorrectedGravity median() {
-        return new CorrectedGravity((int) Math.round(Robust.median(tenths(byCell.values()))));
+        if (isEmpty()) {
+            throw new IllegalStateException("No cell was read");
+        }
+        return new CorrectedGravity((int) Math.round(medianTenths));
     }
 
     /** @return how far the cell stands above the median; negative below */

@@ -38,7 +38,9 @@ class BatteryDesk {
     static final double DRAWN_WIDTH = 840;
     private static final double DRAWN_HEIGHT = 390;
     private static final double TREND_HEIGHT = 210;
-    private static final int ROUNDS_PLOTTED = 60;
+    /** A year of weekly rounds. */
+    private static final int ROUNDS_PLOTTED = 52;
+
     private static final int LINES_TOLD = 12;
 
     private final Bench bench;

@@ -3,10 +3,13 @@ package org.ostendum.web.store;
 import static org.jooq.impl.DSL.coalesce;
 import static org.jooq.impl.DSL.max;
 import static org.ostendum.web.store.jooq.Tables.CELL_READING;
+import static org.ostendum.web.store.jooq.Tables.LEDGER_ENTRY;
 import static org.ostendum.web.store.jooq.Tables.PERSON;
 import static org.ostendum.web.store.jooq.Tables.ROUND;
 import static org.ostendum.web.store.jooq.Tables.ROUND_VALUE;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
@@ -41,12 +44,23 @@ import org.ostendum.core.quantity.Volts;
 import org.ostendum.web.store.jooq.tables.records.CellReadingRecord;
 import org.springframework.dao.DataRetrievalFailureException;
 import org.springframework.stereotype.Repository;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** Rounds: those being taken, value by value, and those on record. */
 @Repository
 public class Rounds {
+    /** Batteries with a round open at one time, twice over. */
+    private static final int HISTORIES_KNOWN = 200;
+
     private final DSLContext sql;
     private final Clock clock;
+    private final Cache<HistoryKey, KnownHistory> histories =
+            Caffeine.newBuilder().maximumSize(HISTORIES_KNOWN).build();
+
+    private record HistoryKey(long batteryId, int limit) {}
+
+    /** What was on record when the battery's ledger had so many lines. */
+    private record KnownHistory(int line, List<ClosedRound> rounds) {}
 
     public Rounds(DSLContext sql, Clock clock) {
         this.sql = sql;
@@ -236,10 +250,31 @@ public class Rounds {
     }
 
     /**
+     * The past of a battery is asked for at every keystroke of a round, and changes only with a line in its ledger.
+     *
      * @param limit at most so many, the newest
      * @return the battery's rounds on record, oldest first
      */
     public List<ClosedRound> history(long batteryId, int limit) {
+        if (TransactionSynchronizationManager.isActualTransactionActive()) {
+            // What this transaction has written may yet be taken back.
+            return historyNow(batteryId, limit);
+        }
+        int line = sql.select(coalesce(max(LEDGER_ENTRY.SEQ), 0))
+                .from(LEDGER_ENTRY)
+                .where(LEDGER_ENTRY.BATTERY_ID.eq(batteryId))
+                .fetchSingle()
+                .value1();
+        HistoryKey key = new HistoryKey(batteryId, limit);
+        KnownHistory known = histories.getIfPresent(key);
+        if (known == null || known.line() != line) {
+            known = new KnownHistory(line, historyNow(batteryId, limit));
+            histories.put(key, known);
+        }
+        return known.rounds();
+    }
+
+    private List<ClosedRound> historyNow(long batteryId, int limit) {
         List<? extends Record> rounds = new ArrayList<>(sql.selectFrom(ROUND)
                 .where(ROUND.BATTERY_ID.eq(batteryId).and(ROUND.TAKEN_AT.isNotNull()))
                 .orderBy(ROUND.TAKEN_AT.desc())
