@@ -68,10 +68,6 @@ public class Batteries {
         return list(BATTERY.ID.in(ids));
     }
 
-    public List<Battery> page(int offset, int limit) {
-        return select().orderBy(BATTERY.CODE).limit(offset, limit).fetch(Batteries::battery);
-    }
-
     public List<Battery> all() {
         return select().orderBy(BATTERY.CODE).fetch(Batteries::battery);
     }
