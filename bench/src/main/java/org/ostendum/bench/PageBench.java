@@ -29,6 +29,7 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 final class PageBench {
     private static final int WARM_UP = 500;
     private static final int MEASURED = 400;
+    private static final int CELLS = 20;
     private static final String PASSWORD = "bench-password";
 
     private final HttpClient client =
@@ -46,6 +47,11 @@ final class PageBench {
     /** One request to be timed. */
     private interface Request {
         HttpResponse<String> send() throws Exception;
+    }
+
+    /** What goes before a request, untimed. */
+    private interface Preparation {
+        void prepare() throws Exception;
     }
 
     static void run(int[] sizes) throws Exception {
@@ -84,6 +90,29 @@ final class PageBench {
         int rooms = (house.batteries() - 1) / ScratchHouse.BATTERIES_PER_ROOM + 1;
         time("room", () -> get("/rooms/r" + (1 + random.nextInt(rooms))));
         time("battery", () -> get("/batteries/B-" + (1 + random.nextInt(house.batteries()))));
+        int[] cell = {0};
+        String[] round = {""};
+        time(
+                "value",
+                () -> {
+                    if (cell[0] == CELLS) {
+                        post(round[0] + "/close", "");
+                        cell[0] = 0;
+                    }
+                    if (cell[0] == 0) {
+                        round[0] = beginRound();
+                    }
+                    cell[0]++;
+                },
+                () -> post(
+                        round[0] + "/values",
+                        "key=" + UUID.randomUUID() + "&cell=" + cell[0] + "&field=GRAVITY&value=28"
+                                + random.nextInt(10)));
+        post(round[0] + "/close", "");
+    }
+
+    /** @return the path of a round begun on any battery */
+    private String beginRound() throws Exception {
         String battery = "/batteries/B-" + (1 + random.nextInt(house.batteries())) + "/round";
         post(battery, "state=FULL_CHARGE");
         Matcher round =
@@ -91,24 +120,22 @@ final class PageBench {
         if (!round.find()) {
             throw new IllegalStateException("No round was opened");
         }
-        String values = "/rounds/" + round.group(1) + "/values";
-        int[] cell = {0};
-        time("value", () -> {
-            cell[0] = cell[0] % 20 + 1;
-            return post(
-                    values,
-                    "key=" + UUID.randomUUID() + "&cell=" + cell[0] + "&field=GRAVITY&value=28" + random.nextInt(10));
-        });
-        post("/rounds/" + round.group(1) + "/close", "");
+        return "/rounds/" + round.group(1);
     }
 
     private void time(String name, Request request) throws Exception {
+        time(name, () -> {}, request);
+    }
+
+    private void time(String name, Preparation before, Request request) throws Exception {
         for (int i = 0; i < WARM_UP; i++) {
+            before.prepare();
             request.send();
         }
         double[] milliseconds = new double[MEASURED];
         int bytes = 0;
         for (int i = 0; i < MEASURED; i++) {
+            before.prepare();
             long start = System.nanoTime();
             HttpResponse<String> answer = request.send();
             milliseconds[i] = (System.nanoTime() - start) / 1e6;

@@ -27,6 +27,7 @@ import org.ostendum.web.store.ClosedRound;
 import org.ostendum.web.store.EntryKind;
 import org.ostendum.web.store.Ledger;
 import org.ostendum.web.store.OpenRound;
+import org.ostendum.web.store.OpenRounds;
 import org.ostendum.web.store.Rounds;
 import org.ostendum.web.store.Rulebook;
 import org.ostendum.web.words.Words;
@@ -45,12 +46,14 @@ class BatteryDesk {
 
     private final Bench bench;
     private final Rounds rounds;
+    private final OpenRounds openRounds;
     private final Ledger ledger;
     private final ZoneId zone;
 
-    BatteryDesk(Bench bench, Rounds rounds, Ledger ledger, ZoneId zone) {
+    BatteryDesk(Bench bench, Rounds rounds, OpenRounds openRounds, Ledger ledger, ZoneId zone) {
         this.bench = bench;
         this.rounds = rounds;
+        this.openRounds = openRounds;
         this.ledger = ledger;
         this.zone = zone;
     }
@@ -130,7 +133,7 @@ class BatteryDesk {
                 rules,
                 trend(battery, history, correction, state.verdict(), words),
                 last == null ? null : charge(battery, round, correction),
-                rounds.openOf(battery.id()).orElse(null),
+                openRounds.of(battery.id()).orElse(null),
                 ledger.ofBattery(battery.id(), null, LINES_TOLD).stream()
                         .map(entry -> LedgerLine.of(entry, words))
                         .toList(),

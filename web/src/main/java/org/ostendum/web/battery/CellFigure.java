@@ -2,6 +2,7 @@ package org.ostendum.web.battery;
 
 import org.jspecify.annotations.Nullable;
 import org.ostendum.web.draw.CellBox;
+import org.ostendum.web.words.Words;
 
 /**
  * What stands in one cell of the drawing.
@@ -10,4 +11,20 @@ import org.ostendum.web.draw.CellBox;
  * @param tone name of the severity held against the cell, {@code NONE} for nothing
  * @param remark level or colour, null when there is nothing to remark
  */
-public record CellFigure(CellBox box, @Nullable String figure, String tone, @Nullable String remark) {}
+public record CellFigure(CellBox box, @Nullable String figure, String tone, @Nullable String remark) {
+    private static final int LONGEST_GRAVITY = 5;
+
+    /** Style classes of the cell: its tone once read, and whether words stand where a gravity would. */
+    public String classes(boolean read) {
+        boolean worded = figure != null && figure.length() > LONGEST_GRAVITY;
+        return "cell cell-" + (read ? tone : "UNREAD") + (worded ? " worded" : "");
+    }
+
+    /** What a screen reader says of it. */
+    public String aloud(Words words) {
+        return words.text("line.correction.cell", box.cell())
+                + ": "
+                + (figure == null ? "–" : figure)
+                + (remark == null ? "" : ", " + remark);
+    }
+}

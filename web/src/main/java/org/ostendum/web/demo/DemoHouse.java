@@ -40,7 +40,6 @@ import org.ostendum.web.store.Rounds;
 import org.ostendum.web.store.RuleChanges;
 import org.ostendum.web.store.States;
 import org.ostendum.web.store.StoredModel;
-import org.ostendum.web.store.StoresByClock;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.ApplicationArguments;
@@ -73,7 +72,8 @@ public class DemoHouse implements ApplicationRunner {
     private final RoundRecord record;
 
     DemoHouse(
-            StoresByClock stores,
+            Ledger ledger,
+            Rounds rounds,
             RuleChanges ruleChanges,
             States states,
             People people,
@@ -96,10 +96,9 @@ public class DemoHouse implements ApplicationRunner {
         this.now = clock.instant();
         this.past = new MovingClock(now);
         // The same services the application runs on, by a clock of the past.
-        this.ledger = stores.ledger(past);
-        Rounds rounds = stores.rounds(past);
-        this.bench = new Bench(rounds, ledger, ruleChanges, states, past, zone);
-        this.record = new RoundRecord(bench, ledger, rounds);
+        this.ledger = ledger.by(past);
+        this.bench = new Bench(rounds, this.ledger, ruleChanges, states, past, zone);
+        this.record = new RoundRecord(bench, this.ledger, rounds);
     }
 
     @Override

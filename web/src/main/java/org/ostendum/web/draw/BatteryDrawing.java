@@ -1,5 +1,6 @@
 package org.ostendum.web.draw;
 
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -10,7 +11,8 @@ import java.util.List;
  * @param tray outline of the tray, or of the ground the blocks stand on
  * @param cases outlines of blocks; empty for single cells
  * @param cells in the order of the path
- * @param straps polylines from negative to positive post
+ * @param figureSize type size of the figure in each cell
+ * @param straps lines from negative to positive post
  * @param plusCable polyline from the first post to the connector
  * @param minusCable polyline from the last post to the connector
  * @param connector where both cables end
@@ -21,14 +23,46 @@ public record BatteryDrawing(
         Box tray,
         List<Box> cases,
         List<CellBox> cells,
+        double figureSize,
         List<Post> posts,
-        List<String> straps,
+        List<List<Point>> straps,
         String plusCable,
         String minusCable,
         Box connector) {
+    private static final double POST_RADIUS = 7.5;
+    private static final double SIGN = 4;
 
     /** {@code viewBox} of the drawing. */
     public String viewBox() {
         return "0 0 " + Math.round(width) + " " + Math.round(height);
+    }
+
+    /** All straps as one path. */
+    public String strapsPath() {
+        return Strokes.path(straps);
+    }
+
+    /** All posts of one pole as one path. */
+    public String postsPath(boolean positive) {
+        return Strokes.circles(of(positive), POST_RADIUS);
+    }
+
+    /** The signs on all posts of one pole as one path. */
+    public String signsPath(boolean positive) {
+        List<List<Point>> lines = new ArrayList<>();
+        for (Point at : of(positive)) {
+            lines.add(List.of(at.plus(-SIGN, 0), at.plus(SIGN, 0)));
+            if (positive) {
+                lines.add(List.of(at.plus(0, -SIGN), at.plus(0, SIGN)));
+            }
+        }
+        return Strokes.path(lines);
+    }
+
+    private List<Point> of(boolean positive) {
+        return posts.stream()
+                .filter(post -> post.positive() == positive)
+                .map(Post::at)
+                .toList();
     }
 }

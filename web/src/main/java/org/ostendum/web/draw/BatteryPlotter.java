@@ -55,12 +55,12 @@ public final class BatteryPlotter {
             cases.add(box);
             cells.addAll(cells(place, box));
         }
-        List<String> straps = new ArrayList<>();
+        List<List<Point>> straps = new ArrayList<>();
         Post first = new Post(firstPost(), true);
         posts.add(first);
         for (int i = 1; i < layout.cases().size(); i++) {
             List<Point> strap = strap(layout.cases().get(i - 1), layout.cases().get(i));
-            straps.add(Point.polyline(strap));
+            straps.add(strap);
             posts.add(new Post(strap.get(0), false));
             posts.add(new Post(strap.get(strap.size() - 1), true));
         }
@@ -74,10 +74,11 @@ public final class BatteryPlotter {
                 tray,
                 layout.isPack() ? cases : List.of(),
                 cells,
+                figureSize(cells.get(0).box()),
                 posts,
                 straps,
-                Point.polyline(cable(first.at(), tray, connector, true)),
-                Point.polyline(cable(last.at(), tray, connector, false)),
+                Strokes.polyline(cable(first.at(), tray, connector, true)),
+                Strokes.polyline(cable(last.at(), tray, connector, false)),
                 connector);
     }
 
@@ -102,7 +103,7 @@ public final class BatteryPlotter {
         List<CellBox> cells = new ArrayList<>();
         for (int i = 0; i < count; i++) {
             int cell = (place.number() - 1) * count + i + 1;
-            cells.add(cell(cell, part(box, place.facing(), i, count)));
+            cells.add(new CellBox(cell, part(box, place.facing(), i, count)));
         }
         return cells;
     }
@@ -115,11 +116,9 @@ public final class BatteryPlotter {
                 : new Box(box.x(), box.y() + step * box.height() / count, box.width(), box.height() / count);
     }
 
-    private static CellBox cell(int cell, Box box) {
-        double size = Math.min(30, Math.min(box.width() / 2.75, (box.height() - POST_STRIP) * 0.52));
-        double top = box.y() + 20;
-        double bottom = box.bottom() - POST_STRIP;
-        return new CellBox(cell, box, Math.round((top + bottom) / 2 + size * 0.42), Math.round(size));
+    /** As large as five figures may be between the cell's number above and its posts below. */
+    private static double figureSize(Box cell) {
+        return Math.round(Math.min(30, Math.min(cell.width() / 2.75, (cell.height() - POST_STRIP) * 0.52)));
     }
 
     private Point positivePost(CasePlace place) {

@@ -1,9 +1,5 @@
 package org.ostendum.web.draw;
 
-import java.util.List;
-import java.util.Locale;
-import java.util.stream.Collectors;
-
 /** A place on a drawing, in its units, y downward. */
 public record Point(double x, double y) {
 
@@ -15,12 +11,5 @@ public record Point(double x, double y) {
 
     Point plus(double dx, double dy) {
         return new Point(x + dx, y + dy);
-    }
-
-    /** The {@code points} attribute of a polyline. */
-    static String polyline(List<Point> points) {
-        return points.stream()
-                .map(p -> String.format(Locale.ROOT, "%.1f,%.1f", p.x(), p.y()))
-                .collect(Collectors.joining(" "));
     }
 }

@@ -92,7 +92,7 @@ public final class TrendPlotter {
         return courses.entrySet().stream()
                 .map(e -> new TrendDrawing.Line(
                         e.getKey(),
-                        Point.polyline(e.getValue()),
+                        Strokes.polyline(e.getValue()),
                         held.containsKey(e.getKey()) ? held.get(e.getKey()).name() : "NONE",
                         labels.get(e.getKey())))
                 .sorted(Comparator.comparing(line -> !line.tone().equals("NONE")))

@@ -16,9 +16,9 @@ import org.ostendum.web.judgement.Bench;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.BatteryState;
+import org.ostendum.web.store.OpenRounds;
 import org.ostendum.web.store.RoomPlan;
 import org.ostendum.web.store.RoomPlan.Slot;
-import org.ostendum.web.store.Rounds;
 import org.ostendum.web.store.Rulebook;
 import org.ostendum.web.words.Words;
 import org.springframework.stereotype.Service;
@@ -30,12 +30,12 @@ class RoomDesk {
 
     private final Batteries batteries;
     private final Bench bench;
-    private final Rounds rounds;
+    private final OpenRounds openRounds;
 
-    RoomDesk(Batteries batteries, Bench bench, Rounds rounds) {
+    RoomDesk(Batteries batteries, Bench bench, OpenRounds openRounds) {
         this.batteries = batteries;
         this.bench = bench;
-        this.rounds = rounds;
+        this.openRounds = openRounds;
     }
 
     /**
@@ -103,7 +103,7 @@ class RoomDesk {
 
     private List<InWork> inWork(List<Battery> here) {
         Map<Long, String> byId = here.stream().collect(Collectors.toMap(Battery::id, Battery::code));
-        return rounds.openIn(byId.keySet()).entrySet().stream()
+        return openRounds.in(byId.keySet()).entrySet().stream()
                 .map(e -> new InWork(byId.getOrDefault(e.getKey(), ""), e.getValue()))
                 .sorted(Comparator.comparing(InWork::battery))
                 .toList();

@@ -3,6 +3,7 @@ package org.ostendum.web.room;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.judge.Severity;
 import org.ostendum.web.draw.Box;
+import org.ostendum.web.words.Words;
 
 /**
  * One place of the plan as drawn.
@@ -24,6 +25,17 @@ public record Tile(
         boolean full,
         @Nullable ChargerPlate charger,
         int number) {
+    private static final double ROOM_FOR_TWO_CODES = 90;
+
+    /** Whether the machine's code fits beside the battery's. */
+    public boolean namesMachine() {
+        return machine != null && box.width() > ROOM_FOR_TWO_CODES;
+    }
+
+    /** What a screen reader says of it. */
+    public String aloud(Words words) {
+        return code + (machine == null ? "" : ", " + machine) + ", " + words.name(severity) + ", " + word;
+    }
 
     /** The charger above a slot as drawn. */
     public record ChargerPlate(Box box, String label, boolean on) {}

@@ -12,8 +12,8 @@ import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.KeptValue;
 import org.ostendum.web.store.OpenRound;
+import org.ostendum.web.store.OpenRounds;
 import org.ostendum.web.store.Person;
-import org.ostendum.web.store.Rounds;
 import org.ostendum.web.words.Words;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -31,12 +31,12 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class RoundController {
     private final Batteries batteries;
-    private final Rounds rounds;
+    private final OpenRounds rounds;
     private final RoundTaking taking;
     private final BoardDesk desk;
     private final Bench bench;
 
-    RoundController(Batteries batteries, Rounds rounds, RoundTaking taking, BoardDesk desk, Bench bench) {
+    RoundController(Batteries batteries, OpenRounds rounds, RoundTaking taking, BoardDesk desk, Bench bench) {
         this.batteries = batteries;
         this.rounds = rounds;
         this.taking = taking;
@@ -47,7 +47,7 @@ class RoundController {
     @GetMapping("/batteries/{code}/round")
     String round(@PathVariable String code, Person person, Words words, Model page) {
         Battery battery = byCode(code);
-        Optional<OpenRound> open = rounds.openOf(battery.id());
+        Optional<OpenRound> open = rounds.of(battery.id());
         page.addAttribute("place", "fleet");
         page.addAttribute("states", RoundState.values());
         if (open.isPresent()) {
@@ -81,13 +81,13 @@ class RoundController {
     /** @return the board when it has changed since the version the browser has, else nothing */
     @GetMapping("/rounds/{id}/board")
     Object board(@PathVariable long id, @RequestParam(defaultValue = "-1") long version, Person person, Words words) {
-        Optional<OpenRound> open = rounds.openById(id);
+        Optional<OpenRound> open = rounds.byId(id);
         if (open.isEmpty()) {
-            return text(HttpStatus.GONE, words.text("round.gone"));
+            return gone(words);
         }
         return open.get().version() == version
                 ? ResponseEntity.noContent().build()
-                : fragment(open.get(), person, words);
+                : fragment(byId(open.get().batteryId()), open.get(), person, words);
     }
 
     @PostMapping("/rounds/{id}/values")
@@ -102,11 +102,11 @@ class RoundController {
             Person person,
             Words words,
             RedirectAttributes flash) {
-        Optional<OpenRound> open = rounds.openById(id);
-        if (open.isEmpty()) {
-            return text(HttpStatus.GONE, words.text("round.gone"));
+        Optional<Long> batteryId = rounds.batteryOf(id);
+        if (batteryId.isEmpty()) {
+            return gone(words);
         }
-        Battery battery = byId(open.get().batteryId());
+        Battery battery = byId(batteryId.get());
         String sentKey = key == null ? UUID.randomUUID().toString() : key;
         Keeping keeping = taking.keep(
                 id,
@@ -129,10 +129,9 @@ class RoundController {
                     .header("X-Base", String.valueOf(conflict.theirs().id()))
                     .contentType(MediaType.TEXT_PLAIN)
                     .body(conflict(conflict.theirs(), words));
-        } else if (keeping instanceof Keeping.Gone) {
-            return text(HttpStatus.GONE, words.text("round.gone"));
         }
-        return fragment(rounds.openById(id).orElse(open.get()), person, words);
+        Optional<OpenRound> open = rounds.byId(id);
+        return open.isEmpty() ? gone(words) : fragment(battery, open.get(), person, words);
     }
 
     private static String conflict(KeptValue theirs, Words words) {
@@ -142,14 +141,14 @@ class RoundController {
 
     @PostMapping("/rounds/{id}/state")
     String state(@PathVariable long id, @RequestParam RoundState state) {
-        OpenRound open = rounds.openById(id).orElseThrow(() -> new NotFound("round " + id));
+        OpenRound open = rounds.byId(id).orElseThrow(() -> new NotFound("round " + id));
         rounds.changeState(id, state);
         return "redirect:/batteries/" + byId(open.batteryId()).code() + "/round";
     }
 
     @PostMapping("/rounds/{id}/close")
     String close(@PathVariable long id, Person person, Words words, RedirectAttributes flash) {
-        OpenRound open = rounds.openById(id).orElseThrow(() -> new NotFound("round " + id));
+        OpenRound open = rounds.byId(id).orElseThrow(() -> new NotFound("round " + id));
         Battery battery = byId(open.batteryId());
         if (taking.close(battery, id, person)) {
             flash.addFlashAttribute("told", words.text("round.closed"));
@@ -159,11 +158,15 @@ class RoundController {
         return "redirect:/batteries/" + battery.code() + "/round";
     }
 
-    private ModelAndView fragment(OpenRound open, Person person, Words words) {
+    private ModelAndView fragment(Battery battery, OpenRound open, Person person, Words words) {
         ModelAndView fragment = new ModelAndView("round/board :: parts");
-        fragment.addObject("board", desk.board(byId(open.batteryId()), open, person, words));
+        fragment.addObject("board", desk.board(battery, open, person, words));
         fragment.addObject("states", RoundState.values());
         return fragment;
+    }
+
+    private static ResponseEntity<String> gone(Words words) {
+        return text(HttpStatus.GONE, words.text("round.gone"));
     }
 
     private static ResponseEntity<String> text(HttpStatus status, String text) {

@@ -12,8 +12,8 @@ import org.ostendum.web.judgement.RoundRecord;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.KeptValue;
 import org.ostendum.web.store.OpenRound;
+import org.ostendum.web.store.OpenRounds;
 import org.ostendum.web.store.Person;
-import org.ostendum.web.store.Rounds;
 import org.ostendum.web.words.Words;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -21,11 +21,11 @@ import org.springframework.transaction.annotation.Transactional;
 /** Taking a round: each value is kept the moment it comes, and nobody overwrites another's unknowingly. */
 @Service
 class RoundTaking {
-    private final Rounds rounds;
+    private final OpenRounds rounds;
     private final RoundRecord record;
     private final Bench bench;
 
-    RoundTaking(Rounds rounds, RoundRecord record, Bench bench) {
+    RoundTaking(OpenRounds rounds, RoundRecord record, Bench bench) {
         this.rounds = rounds;
         this.record = record;
         this.bench = bench;
@@ -53,11 +53,10 @@ class RoundTaking {
         if (rounds.isKept(sent.key())) {
             return new Keeping.Kept();
         }
-        if (!rounds.lockOpen(roundId)) {
+        if (!rounds.lock(roundId)) {
             return new Keeping.Gone();
         }
-        Optional<KeptValue> theirs = rounds.openById(roundId)
-                .flatMap(round -> latest(round, sent.cell(), sent.field()))
+        Optional<KeptValue> theirs = rounds.latest(roundId, sent.cell(), sent.field())
                 .filter(latest -> latest.id() != sent.base() && latest.personId() != person.id())
                 .filter(latest -> !Objects.equals(latest.value(), read.value()));
         if (theirs.isPresent()) {
@@ -67,12 +66,6 @@ class RoundTaking {
         return new Keeping.Kept();
     }
 
-    static Optional<KeptValue> latest(OpenRound round, int cell, SheetField field) {
-        return round.values().stream()
-                .filter(v -> v.cell() == cell && v.field() == field)
-                .reduce((earlier, later) -> later);
-    }
-
     /**
      * Puts the round on record.
      *
@@ -80,10 +73,10 @@ class RoundTaking {
      */
     @Transactional
     public boolean close(Battery battery, long roundId, Person person) {
-        if (!rounds.lockOpen(roundId)) {
+        if (!rounds.lock(roundId)) {
             return false;
         }
-        OpenRound open = rounds.openById(roundId).orElseThrow();
+        OpenRound open = rounds.byId(roundId).orElseThrow();
         int cells = battery.type().model().cells();
         RoundSheet sheet = open.sheet(cells);
         if (sheet.readings().isEmpty()) {

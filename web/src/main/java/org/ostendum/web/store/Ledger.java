@@ -40,6 +40,11 @@ public class Ledger {
         this.clock = clock;
     }
 
+    /** The same ledger, written by another clock: for a past that is written down afterwards. */
+    public Ledger by(Clock other) {
+        return new Ledger(sql, other);
+    }
+
     /**
      * Writes lines at the end of the battery's chain, in their order. Needs a transaction: the battery is locked so that
      * no two lines follow the same one.

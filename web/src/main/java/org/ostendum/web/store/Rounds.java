@@ -4,15 +4,12 @@ import static org.jooq.impl.DSL.coalesce;
 import static org.jooq.impl.DSL.max;
 import static org.ostendum.web.store.jooq.Tables.CELL_READING;
 import static org.ostendum.web.store.jooq.Tables.LEDGER_ENTRY;
-import static org.ostendum.web.store.jooq.Tables.PERSON;
 import static org.ostendum.web.store.jooq.Tables.ROUND;
-import static org.ostendum.web.store.jooq.Tables.ROUND_VALUE;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.sql.ResultSet;
 import java.sql.SQLException;
-import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
@@ -21,11 +18,9 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
-import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
 import org.jspecify.annotations.Nullable;
@@ -37,7 +32,6 @@ import org.ostendum.core.measure.Doubt;
 import org.ostendum.core.measure.Level;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.measure.RoundState;
-import org.ostendum.core.measure.SheetField;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.SpecificGravity;
 import org.ostendum.core.quantity.Volts;
@@ -46,14 +40,13 @@ import org.springframework.dao.DataRetrievalFailureException;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 
-/** Rounds: those being taken, value by value, and those on record. */
+/** Rounds on record. */
 @Repository
 public class Rounds {
     /** Batteries with a round open at one time, twice over. */
     private static final int HISTORIES_KNOWN = 200;
 
     private final DSLContext sql;
-    private final Clock clock;
     private final Cache<HistoryKey, KnownHistory> histories =
             Caffeine.newBuilder().maximumSize(HISTORIES_KNOWN).build();
 
@@ -62,117 +55,9 @@ public class Rounds {
     /** What was on record when the battery's ledger had so many lines. */
     private record KnownHistory(int line, List<ClosedRound> rounds) {}
 
-    public Rounds(DSLContext sql, Clock clock) {
+    public Rounds(DSLContext sql) {
         this.sql = sql;
-        this.clock = clock;
     }
-
-    // --- being taken ---
-
-    public Optional<OpenRound> openOf(long batteryId) {
-        return open(ROUND.OPEN_BATTERY_ID.eq(batteryId));
-    }
-
-    public Optional<OpenRound> openById(long roundId) {
-        return open(ROUND.ID.eq(roundId).and(ROUND.OPEN_BATTERY_ID.isNotNull()));
-    }
-
-    /** @return rounds being taken, by the battery's id, without their values */
-    public Map<Long, String> openIn(Set<Long> batteryIds) {
-        return sql.select(ROUND.OPEN_BATTERY_ID, PERSON.NAME)
-                .from(ROUND)
-                .join(PERSON)
-                .on(PERSON.ID.eq(ROUND.OPENED_BY))
-                .where(ROUND.OPEN_BATTERY_ID.in(batteryIds))
-                .fetchMap(ROUND.OPEN_BATTERY_ID, PERSON.NAME);
-    }
-
-    private Optional<OpenRound> open(Condition condition) {
-        return sql.select(ROUND.fields())
-                .select(PERSON.NAME)
-                .from(ROUND)
-                .join(PERSON)
-                .on(PERSON.ID.eq(ROUND.OPENED_BY))
-                .where(condition)
-                .fetchOptional(r -> new OpenRound(
-                        r.get(ROUND.ID),
-                        r.get(ROUND.BATTERY_ID),
-                        r.get(ROUND.OPENED_AT),
-                        r.get(ROUND.OPENED_BY),
-                        r.get(PERSON.NAME),
-                        RoundState.valueOf(r.get(ROUND.STATE)),
-                        Coverage.valueOf(r.get(ROUND.COVERAGE)),
-                        r.get(ROUND.PILOT_CELL) == null ? null : (int) r.get(ROUND.PILOT_CELL),
-                        values(r.get(ROUND.ID))));
-    }
-
-    private List<KeptValue> values(long roundId) {
-        return sql.select(ROUND_VALUE.fields())
-                .select(PERSON.NAME)
-                .from(ROUND_VALUE)
-                .join(PERSON)
-                .on(PERSON.ID.eq(ROUND_VALUE.PERSON_ID))
-                .where(ROUND_VALUE.ROUND_ID.eq(roundId))
-                .orderBy(ROUND_VALUE.ID)
-                .fetch(r -> new KeptValue(
-                        r.get(ROUND_VALUE.ID),
-                        r.get(ROUND_VALUE.CELL),
-                        SheetField.valueOf(r.get(ROUND_VALUE.FIELD)),
-                        r.get(ROUND_VALUE.VALUE),
-                        r.get(ROUND_VALUE.RECORDED_AT),
-                        r.get(ROUND_VALUE.PERSON_ID),
-                        r.get(PERSON.NAME)));
-    }
-
-    /** Opens a round, or leaves the one already open as it is. */
-    public void begin(long batteryId, long personId, RoundState state, @Nullable Integer pilotCell) {
-        sql.insertInto(ROUND)
-                .set(ROUND.BATTERY_ID, batteryId)
-                .set(ROUND.OPEN_BATTERY_ID, batteryId)
-                .set(ROUND.OPENED_AT, clock.instant())
-                .set(ROUND.OPENED_BY, personId)
-                .set(ROUND.STATE, state.name())
-                .set(ROUND.COVERAGE, (pilotCell == null ? Coverage.WHOLE : Coverage.PILOT).name())
-                .set(ROUND.PILOT_CELL, pilotCell == null ? null : pilotCell.shortValue())
-                .onDuplicateKeyIgnore()
-                .execute();
-    }
-
-    public void changeState(long roundId, RoundState state) {
-        sql.update(ROUND)
-                .set(ROUND.STATE, state.name())
-                .where(ROUND.ID.eq(roundId).and(ROUND.OPEN_BATTERY_ID.isNotNull()))
-                .execute();
-    }
-
-    /** Locks the round against a second writer until the transaction ends. */
-    public boolean lockOpen(long roundId) {
-        return sql.select(ROUND.ID)
-                .from(ROUND)
-                .where(ROUND.ID.eq(roundId).and(ROUND.OPEN_BATTERY_ID.isNotNull()))
-                .forUpdate()
-                .fetchOptional()
-                .isPresent();
-    }
-
-    public boolean isKept(String clientKey) {
-        return sql.fetchExists(ROUND_VALUE, ROUND_VALUE.CLIENT_KEY.eq(clientKey));
-    }
-
-    public void keep(
-            long roundId, String clientKey, int cell, SheetField field, @Nullable String value, long personId) {
-        sql.insertInto(ROUND_VALUE)
-                .set(ROUND_VALUE.ROUND_ID, roundId)
-                .set(ROUND_VALUE.CLIENT_KEY, clientKey)
-                .set(ROUND_VALUE.CELL, (short) cell)
-                .set(ROUND_VALUE.FIELD, field.name())
-                .set(ROUND_VALUE.VALUE, value)
-                .set(ROUND_VALUE.RECORDED_AT, clock.instant())
-                .set(ROUND_VALUE.PERSON_ID, personId)
-                .execute();
-    }
-
-    // --- on record ---
 
     /** Puts an open round on record. */
     public void close(long roundId, long ledgerEntryId, Coverage coverage, PastRound past) {

@@ -98,7 +98,11 @@ public final class Words {
     }
 
     private String points(int points) {
-        return person.shownAsPoints() ? String.valueOf(points) : String.format(Locale.ROOT, "%.3f", points / 1000.0);
+        if (person.shownAsPoints()) {
+            return String.valueOf(points);
+        }
+        int thousandths = points % 1000;
+        return points / 1000 + (thousandths < 10 ? ".00" : thousandths < 100 ? ".0" : ".") + thousandths;
     }
 
     public String temperature(Celsius celsius) {

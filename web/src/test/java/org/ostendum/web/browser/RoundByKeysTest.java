@@ -9,7 +9,7 @@ import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.OpenRound;
-import org.ostendum.web.store.Rounds;
+import org.ostendum.web.store.OpenRounds;
 import org.ostendum.web.support.Browser;
 import org.ostendum.web.support.HouseTest;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -23,7 +23,7 @@ class RoundByKeysTest extends HouseTest {
     private Batteries batteries;
 
     @Autowired
-    private Rounds rounds;
+    private OpenRounds rounds;
 
     private Browser browser;
 
@@ -44,8 +44,7 @@ class RoundByKeysTest extends HouseTest {
     }
 
     private int read(String code) {
-        OpenRound open =
-                rounds.openOf(batteries.byCode(code).orElseThrow().id()).orElseThrow();
+        OpenRound open = rounds.of(batteries.byCode(code).orElseThrow().id()).orElseThrow();
         return open.sheet(100).cellsRead();
     }
 

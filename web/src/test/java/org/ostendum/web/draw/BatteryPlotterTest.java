@@ -2,7 +2,6 @@ package org.ostendum.web.draw;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -70,31 +69,25 @@ class BatteryPlotterTest {
     @CsvSource(textBlock = LAYOUTS)
     void postsAndStrapsStandClearOfFigures(String text, int cellsPerCase) {
         BatteryDrawing drawing = plot(text, cellsPerCase);
-        List<Box> figures =
-                drawing.cells().stream().map(BatteryPlotterTest::figure).toList();
+        List<Box> figures = drawing.cells().stream()
+                .map(cell -> figure(cell, drawing.figureSize()))
+                .toList();
         for (Post post : drawing.posts()) {
             assertThat(figures).as("post %s", post).noneMatch(figure -> figure.contains(post.at()));
         }
-        for (String strap : drawing.straps()) {
+        for (List<Point> strap : drawing.straps()) {
             assertThat(figures).as("strap %s", strap).noneMatch(figure -> crosses(strap, figure));
         }
     }
 
-    /** Five condensed figures, about half as wide as high each. */
-    private static Box figure(CellBox cell) {
-        double width = cell.figureSize() * 2.3;
-        return new Box(
-                cell.box().middleX() - width / 2,
-                cell.figureY() - cell.figureSize() * 0.75,
-                width,
-                cell.figureSize() * 0.75);
+    /** Five condensed figures, about half as wide as high each, their base line 0.31 of their size below the middle. */
+    private static Box figure(CellBox cell, double size) {
+        double width = size * 2.3;
+        double base = cell.box().middleY() + size * 0.31;
+        return new Box(cell.box().middleX() - width / 2, base - size * 0.75, width, size * 0.75);
     }
 
-    private static boolean crosses(String strap, Box box) {
-        List<Point> corners = Arrays.stream(strap.split(" ", -1))
-                .map(p -> p.split(",", -1))
-                .map(p -> new Point(Double.parseDouble(p[0]), Double.parseDouble(p[1])))
-                .toList();
+    private static boolean crosses(List<Point> corners, Box box) {
         for (int i = 1; i < corners.size(); i++) {
             Point a = corners.get(i - 1);
             Point b = corners.get(i);

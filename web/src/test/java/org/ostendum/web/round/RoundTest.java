@@ -26,6 +26,7 @@ import org.ostendum.web.store.EntryKind;
 import org.ostendum.web.store.Ledger;
 import org.ostendum.web.store.LedgerEntry;
 import org.ostendum.web.store.OpenRound;
+import org.ostendum.web.store.OpenRounds;
 import org.ostendum.web.store.Payload;
 import org.ostendum.web.store.People;
 import org.ostendum.web.store.Rounds;
@@ -46,6 +47,9 @@ class RoundTest extends HouseTest {
     private Rounds rounds;
 
     @Autowired
+    private OpenRounds openRounds;
+
+    @Autowired
     private Ledger ledger;
 
     @Autowired
@@ -59,8 +63,8 @@ class RoundTest extends HouseTest {
 
     private OpenRound begin(String code, RoundState state) {
         Battery battery = batteries.byCode(code).orElseThrow();
-        rounds.begin(battery.id(), people.byLogin("tom").orElseThrow().id(), state, null);
-        return rounds.openOf(battery.id()).orElseThrow();
+        openRounds.begin(battery.id(), people.byLogin("tom").orElseThrow().id(), state, null);
+        return openRounds.of(battery.id()).orElseThrow();
     }
 
     private MockHttpServletResponse perform(String login, MockHttpServletRequestBuilder request) throws Exception {
@@ -123,7 +127,7 @@ class RoundTest extends HouseTest {
     }
 
     private long latest(long roundId, int cell) {
-        return rounds.openById(roundId).orElseThrow().values().stream()
+        return openRounds.byId(roundId).orElseThrow().values().stream()
                 .filter(v -> v.cell() == cell)
                 .reduce((a, b) -> b)
                 .orElseThrow()
@@ -138,7 +142,7 @@ class RoundTest extends HouseTest {
                 .isEqualTo(200);
         assertThat(send("tom", round.id(), key, 1, "GRAVITY", "281", 0).getStatus())
                 .isEqualTo(200);
-        assertThat(rounds.openById(round.id()).orElseThrow().values()).hasSize(1);
+        assertThat(openRounds.byId(round.id()).orElseThrow().values()).hasSize(1);
     }
 
     @Test
@@ -154,7 +158,7 @@ class RoundTest extends HouseTest {
                 .isEqualTo(200);
         assertThat(perform("tom", get("/rounds/" + round.id() + "/board")).getContentAsString())
                 .contains("Ines Halloway", "1.255");
-        assertThat(rounds.openById(round.id()).orElseThrow().values()).hasSize(2);
+        assertThat(openRounds.byId(round.id()).orElseThrow().values()).hasSize(2);
     }
 
     @ParameterizedTest
@@ -172,7 +176,7 @@ class RoundTest extends HouseTest {
         assertThat(answer.getStatus()).isEqualTo(422);
         assertThat(answer.getContentAsString()).contains(value, told);
         assertThat(answer.getContentType()).startsWith("text/plain");
-        assertThat(rounds.openById(round.id()).orElseThrow().values()).isEmpty();
+        assertThat(openRounds.byId(round.id()).orElseThrow().values()).isEmpty();
     }
 
     @ParameterizedTest
@@ -187,10 +191,10 @@ class RoundTest extends HouseTest {
     void aPartialRoundIsMarkedAndAnEmptyOneStaysOpen() throws Exception {
         OpenRound round = begin("P-3", RoundState.FULL_CHARGE);
         perform("tom", post("/rounds/" + round.id() + "/close"));
-        assertThat(rounds.openById(round.id())).isPresent();
+        assertThat(openRounds.byId(round.id())).isPresent();
         send("tom", round.id(), 1, "270");
         perform("tom", post("/rounds/" + round.id() + "/close"));
-        assertThat(rounds.openById(round.id())).isEmpty();
+        assertThat(openRounds.byId(round.id())).isEmpty();
         assertThat(rounds.history(round.batteryId(), 1).get(0).coverage()).isEqualTo(Coverage.PARTIAL);
         assertThat(send("tom", round.id(), 2, "270").getStatus()).isEqualTo(410);
     }
@@ -201,7 +205,7 @@ class RoundTest extends HouseTest {
         perform(
                 "tom",
                 post("/batteries/P-1/round").param("state", "FULL_CHARGE").param("pilot", "7"));
-        OpenRound round = rounds.openOf(battery.id()).orElseThrow();
+        OpenRound round = openRounds.of(battery.id()).orElseThrow();
         assertThat(perform("tom", get("/batteries/P-1/round")).getContentAsString())
                 .contains("data-next=\"7\"");
         send("tom", round.id(), 7, "272");

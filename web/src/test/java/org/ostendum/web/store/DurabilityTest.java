@@ -33,8 +33,8 @@ class DurabilityTest {
             }
             server.start();
             try (Connection connection = DriverManager.getConnection(server.url(), "ostendum", "ostendum")) {
-                Rounds rounds = new Rounds(DSL.using(connection, SQLDialect.MARIADB), Clock.systemUTC());
-                OpenRound open = rounds.openById(roundId).orElseThrow();
+                OpenRounds rounds = new OpenRounds(DSL.using(connection, SQLDialect.MARIADB), Clock.systemUTC());
+                OpenRound open = rounds.byId(roundId).orElseThrow();
                 assertThat(open.sheet(18).cellsRead()).isEqualTo(17);
                 assertThat(open.sheet(18).value(17, SheetField.GRAVITY)).isEqualTo("1217");
             }
@@ -50,9 +50,9 @@ class DurabilityTest {
                 + " cable_side) values ('m', 'm', 'FLOODED', 'MOTIVE', 1, '1', 18, 1, 1, 1100, 1200, 1270, 1290, 1, 'w',"
                 + " 1, 'LEFT')");
         sql.execute("insert into battery (code, serial, model_id, in_service_on) values ('T-1', 's', 1, '2026-01-01')");
-        Rounds rounds = new Rounds(sql, Clock.systemUTC());
+        OpenRounds rounds = new OpenRounds(sql, Clock.systemUTC());
         rounds.begin(1, 1, RoundState.FULL_CHARGE, null);
-        long roundId = rounds.openOf(1).orElseThrow().id();
+        long roundId = rounds.of(1).orElseThrow().id();
         for (int cell : List.of(1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17)) {
             rounds.keep(
                     roundId, UUID.randomUUID().toString(), cell, SheetField.GRAVITY, String.valueOf(1200 + cell), 1);
