@@ -22,6 +22,7 @@ class ErrorPages implements ErrorController {
                 };
         page.addAttribute("place", "none");
         page.addAttribute("kind", kind);
+        page.addAttribute("asked", request.getAttribute(RequestDispatcher.ERROR_REQUEST_URI));
         page.addAttribute("time", words.clock(words.now()));
         return "error/page";
     }

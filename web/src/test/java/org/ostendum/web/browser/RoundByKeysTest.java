@@ -78,7 +78,7 @@ class RoundByKeysTest extends HouseTest {
         browser.go("/");
         browser.go("/batteries/T-24/round");
         browser.await("#round");
-        assertThat(browser.find("g[data-cell='6'] rect").getDomAttribute("class"))
+        assertThat(browser.find("[data-cell='6'] rect").getDomAttribute("class"))
                 .contains("current");
         browser.keys("220");
         browser.awaitText("#slate", "leapt");
@@ -132,17 +132,17 @@ class RoundByKeysTest extends HouseTest {
         browser.find("button[data-key='2']").click();
         browser.find("button[data-key='8']").click();
         browser.find("button[data-key='3']").click();
-        browser.awaitText("g[data-cell='1']", "1.283");
+        browser.awaitText("[data-cell='1']", "1.283");
         browser.keys("o");
-        browser.awaitText("g[data-cell='2']", "over the mark");
+        browser.awaitText("[data-cell='2']", "over the mark");
         browser.js("const d = new DataTransfer(); d.setData('text', '1.281 1.279');"
                 + "document.body.dispatchEvent(new ClipboardEvent('paste', {clipboardData: d, bubbles: true}))");
-        browser.awaitText("g[data-cell='3']", "1.279");
+        browser.awaitText("[data-cell='3']", "1.279");
         browser.keys("t");
-        browser.awaitText("g[data-cell='4']", "too low");
+        browser.awaitText("[data-cell='4']", "too low");
         browser.keys("u");
         browser.awaitText("#slate", "3 of 6");
-        browser.find("g[data-cell='6'] rect").click();
+        browser.find("[data-cell='6'] rect").click();
         browser.keys("999");
         browser.awaitText("#said", "1.000 to 1.400");
         assertThat(read("A-2")).isEqualTo(3);
@@ -163,10 +163,10 @@ class RoundByKeysTest extends HouseTest {
             second.awaitText("#said", "Tom Brackett");
             second.find("#said button:last-of-type").click();
             second.awaitText("#slate", "Also entering: Tom Brackett");
-            assertThat(second.text("g[data-cell='1']")).contains("1.270");
+            assertThat(second.text("[data-cell='1']")).contains("1.270");
             second.keys("271");
             browser.awaitText("#slate", "Also entering: Ines Halloway");
-            assertThat(browser.text("g[data-cell='2']")).contains("1.271");
+            assertThat(browser.text("[data-cell='2']")).contains("1.271");
         }
     }
 
@@ -179,7 +179,7 @@ class RoundByKeysTest extends HouseTest {
         browser.awaitText(".told", "Kept");
         begin("A-1");
         browser.keys("1165", "1285");
-        browser.awaitText("g[data-cell='2']", "1.285");
-        assertThat(browser.text("g[data-cell='1']")).contains("1.165");
+        browser.awaitText("[data-cell='2']", "1.285");
+        assertThat(browser.text("[data-cell='1']")).contains("1.165");
     }
 }

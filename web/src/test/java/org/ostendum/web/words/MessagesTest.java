@@ -104,6 +104,41 @@ class MessagesTest {
         assertThat(messages.stringPropertyNames()).containsAll(keys);
     }
 
+    /** Nothing is kept for translators to do in vain. Keys are written whole, or as a beginning that ends in a point. */
+    @Test
+    void everyTextOfTheBundleIsUsed() throws IOException {
+        StringBuilder sources = new StringBuilder();
+        for (Path root : List.of(MAIN, CORE)) {
+            for (String ending : List.of(".java", ".html")) {
+                for (Path file : files(root, ending).toList()) {
+                    sources.append(Files.readString(file));
+                }
+            }
+        }
+        Set<String> said = new TreeSet<>();
+        Pattern.compile("[\\w-]+(?:\\.[\\w-]+)*\\.?").matcher(sources).results().forEach(m -> said.add(m.group()));
+        assertThat(messages.stringPropertyNames())
+                .filteredOn(key -> !isSaid(key, said))
+                .isEmpty();
+    }
+
+    private static boolean isSaid(String key, Set<String> said) {
+        if (said.contains(key) || key.matches("(rule|practice)\\..*|[A-Z].*")) {
+            return true;
+        }
+        String stem = key.replaceAll("\\.why$", "");
+        if (said.contains(stem)) {
+            return true;
+        }
+        for (int point = key.indexOf('.'); point > 0; point = key.indexOf('.', point + 1)) {
+            if (said.contains(key.substring(0, point + 1))) {
+                return true;
+            }
+        }
+        int last = stem.lastIndexOf('.');
+        return last > 0 && said.contains(stem.substring(0, last));
+    }
+
     /** A straight apostrophe would swallow the arguments after it. */
     @Test
     void noMessageHasAStraightApostrophe() {

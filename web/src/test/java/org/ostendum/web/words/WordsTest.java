@@ -6,38 +6,22 @@ import java.math.BigDecimal;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.List;
-import java.util.Locale;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.ostendum.core.judge.Cells;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.judge.Severity;
-import org.ostendum.core.measure.GravityForm;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.quantity.GravityDifference;
 import org.ostendum.core.quantity.SpecificGravity;
-import org.ostendum.web.store.Person;
-import org.ostendum.web.store.Role;
-import org.springframework.context.support.ResourceBundleMessageSource;
+import org.ostendum.web.support.TestWords;
 
 class WordsTest {
-    private static final Instant NOW = Instant.parse("2026-11-25T12:00:00Z");
-
-    private static Words words(boolean points, boolean fahrenheit, boolean us) {
-        ResourceBundleMessageSource messages = new ResourceBundleMessageSource();
-        messages.setBasename("messages");
-        messages.setDefaultEncoding("UTF-8");
-        Person person =
-                new Person(1, "a", "A", Role.TECHNICIAN, true, GravityForm.THREE_DIGITS, points, fahrenheit, us, false);
-        return new Words(person, messages, Locale.ENGLISH, ZoneId.of("Europe/Berlin"), NOW);
-    }
-
-    private final Words metric = words(false, false, false);
-    private final Words american = words(true, true, true);
+    private final Words metric = TestWords.metric();
+    private final Words american = TestWords.of(true, true, true);
 
     @Test
     void gravitiesAreShownAsThePersonLikes() {
