@@ -10,6 +10,7 @@
   const drawing = document.getElementById("drawing");
   const slate = document.getElementById("slate");
   const said = document.getElementById("said");
+  const now = document.getElementById("now");
   const temperature = document.getElementById("temperature");
   const forOneCell = document.getElementById("temperature-cell");
   const csrf = document.querySelector('meta[name="csrf"]');
@@ -61,6 +62,7 @@
         figure.classList.add("waiting");
       }
     }
+    now.textContent = current ? `${now.dataset.cell.replace("{0}", current)}  ${partial || group(current).querySelector(".figure").textContent}` : "";
     if (!current) return;
     const g = group(current);
     g.querySelector("rect").classList.add("current");

@@ -9,12 +9,14 @@ import static org.ostendum.web.store.jooq.Tables.PERSON;
 
 import java.math.BigDecimal;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.UnaryOperator;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
@@ -22,6 +24,7 @@ import org.jooq.SortField;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.measure.Happenings;
 import org.ostendum.web.store.jooq.tables.records.LedgerEntryRecord;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -33,16 +36,22 @@ public class Ledger {
     private static final org.ostendum.web.store.jooq.tables.LedgerEntry CORRECTING = LEDGER_ENTRY.as("correcting");
 
     private final DSLContext sql;
-    private final Clock clock;
+    /** When a line that tells of a moment is written down. */
+    private final UnaryOperator<Instant> writtenAt;
 
+    @Autowired
     Ledger(DSLContext sql, Clock clock) {
-        this.sql = sql;
-        this.clock = clock;
+        this(sql, told -> clock.instant());
     }
 
-    /** The same ledger, written by another clock: for a past that is written down afterwards. */
-    public Ledger by(Clock other) {
-        return new Ledger(sql, other);
+    private Ledger(DSLContext sql, UnaryOperator<Instant> writtenAt) {
+        this.sql = sql;
+        this.writtenAt = writtenAt;
+    }
+
+    /** The same ledger for a past that was lived before it: each line dated so long after what it tells. */
+    public Ledger writtenAfter(Duration delay) {
+        return new Ledger(sql, told -> told.plus(delay));
     }
 
     /**
@@ -66,10 +75,9 @@ public class Ledger {
                 .fetchOne();
         int seq = last == null ? 0 : last.get(LEDGER_ENTRY.SEQ);
         String previous = last == null ? ChainHash.BEFORE_FIRST : last.get(LEDGER_ENTRY.HASH);
-        Instant now = micros(clock.instant());
         List<LedgerEntryRecord> records = new ArrayList<>();
         for (NewEntry entry : entries) {
-            LedgerEntryRecord line = line(batteryId, ++seq, previous, now, entry);
+            LedgerEntryRecord line = line(batteryId, ++seq, previous, entry);
             previous = line.getHash();
             records.add(line);
         }
@@ -81,7 +89,7 @@ public class Ledger {
                 .fetch(LEDGER_ENTRY.ID);
     }
 
-    private LedgerEntryRecord line(long batteryId, int seq, String previous, Instant now, NewEntry entry) {
+    private LedgerEntryRecord line(long batteryId, int seq, String previous, NewEntry entry) {
         NewEntry exact = new NewEntry(
                 entry.kind(),
                 micros(entry.happenedAt()),
@@ -90,19 +98,20 @@ public class Ledger {
                 entry.quantity(),
                 entry.correctsId(),
                 entry.payload());
+        Instant recordedAt = micros(writtenAt.apply(exact.happenedAt()));
         LedgerEntryRecord line = sql.newRecord(LEDGER_ENTRY);
         line.setBatteryId(batteryId);
         line.setSeq(seq);
         line.setKind(exact.kind().name());
         line.setHappenedAt(exact.happenedAt());
-        line.setRecordedAt(now);
+        line.setRecordedAt(recordedAt);
         line.setPersonId(exact.personId());
         line.setCell(exact.cell() == null ? null : exact.cell().shortValue());
         line.setQuantity(exact.quantity());
         line.setCorrectsId(exact.correctsId());
         line.setPayload(exact.payload());
         line.setPreviousHash(previous);
-        line.setHash(ChainHash.of(previous, batteryId, seq, now, exact));
+        line.setHash(ChainHash.of(previous, batteryId, seq, recordedAt, exact));
         return line;
     }
 
