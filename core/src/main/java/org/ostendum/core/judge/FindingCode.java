@@ -9,7 +9,10 @@ public enum FindingCode {
     CELL_COLOUR("cell.colour"),
     CELL_WEAK("cell.weak"),
     BATTERY_UNDERCHARGED("battery.undercharged"),
-    BATTERY_UNEVEN("battery.uneven");
+    BATTERY_UNEVEN("battery.uneven"),
+    BLOCK_LOW("block.low"),
+    BLOCK_REVERSED("block.reversed"),
+    VOLTAGE_DISAGREES("voltage.disagrees");
 
     private final String code;
 

@@ -33,7 +33,31 @@ public enum RuleKey {
     WATER_INTERVAL_DEEP_CYCLE("water.how-often.deep-cycle", Unit.DAYS, "14", "1", "90", Source.RULE_OF_THUMB),
     WATER_INTERVAL_AIRCRAFT("water.how-often.aircraft", Unit.DAYS, "45", "1", "180", Source.RULE_OF_THUMB),
     WATER_INTERVAL_STATIONARY("water.how-often.stationary", Unit.DAYS, "90", "1", "365", Source.RULE_OF_THUMB),
-    COOLING("charge.cool", Unit.HOURS, "8", "0", "48", Source.RULE_OF_THUMB);
+    COOLING("charge.cool", Unit.HOURS, "8", "0", "48", Source.RULE_OF_THUMB),
+    CHARGE_START_MOST("charge.before.temperature", Unit.CELSIUS, "40", "25", "45", Source.RULE_OF_THUMB),
+    CHARGE_STOP("charge.stop.temperature", Unit.CELSIUS, "49", "40", "60", Source.IEEE_450),
+    CHARGE_STOP_AIRCRAFT("charge.stop.temperature.aircraft", Unit.CELSIUS, "46", "40", "55", Source.FAA_AC_43),
+    INITIAL_PAUSE("commission.initial-charge.pause", Unit.CELSIUS, "46", "38", "55", Source.RULE_OF_THUMB),
+    INITIAL_RESUME("commission.initial-charge.resume", Unit.CELSIUS, "38", "25", "45", Source.RULE_OF_THUMB),
+    INITIAL_STEADY_HOURS("commission.initial-charge.steady-volts", Unit.HOURS, "2", "1", "6", Source.RULE_OF_THUMB),
+    INITIAL_STEADY_ROWS("commission.initial-charge.readings", Unit.COUNT, "3", "2", "6", Source.RULE_OF_THUMB),
+    BREAK_IN_CYCLES("commission.break-in.cycles", Unit.COUNT, "30", "0", "100", Source.RULE_OF_THUMB),
+    BREAK_IN_DEPTH("commission.break-in.depth", Unit.PERCENT, "60", "30", "80", Source.RULE_OF_THUMB),
+    REST_BEFORE_VOLTAGE("measure.voltage-rest.wait", Unit.HOURS, "4", "1", "24", Source.IEEE_450),
+    REST_BELOW_MEDIAN("measure.voltage-rest.below-median", Unit.MILLIVOLTS, "30", "10", "200", Source.RULE_OF_THUMB),
+    LOAD_BELOW_MEDIAN("measure.voltage-load.below-median", Unit.MILLIVOLTS, "60", "20", "400", Source.RULE_OF_THUMB),
+    VOLTAGE_AGAINST_GRAVITY("measure.soc.disagreement", Unit.MILLIVOLTS, "20", "10", "100", Source.RULE_OF_THUMB),
+    TOP_LEAK("inspect.top-leak.act", Unit.MILLIVOLTS, "500", "100", "2000", Source.RULE_OF_THUMB),
+    WASH_INTERVAL("clean.top.interval", Unit.DAYS, "365", "30", "730", Source.RULE_OF_THUMB),
+    STATION_EYEWASH_FLUSH("safety.station.eyewash-flush", Unit.DAYS, "7", "1", "7", Source.ANSI_Z358),
+    STATION_EYEWASH_INSPECTION("safety.station.eyewash-inspection", Unit.DAYS, "365", "30", "365", Source.ANSI_Z358),
+    STATION_SHOWER("safety.station.shower", Unit.DAYS, "7", "1", "7", Source.ANSI_Z358),
+    STATION_SPILL_KIT("safety.station.spill-kit", Unit.DAYS, "30", "7", "90", Source.RULE_OF_THUMB),
+    STATION_VENTILATION("safety.station.ventilation", Unit.DAYS, "30", "1", "90", Source.CFR_1910_178),
+    STATION_EXTINGUISHER("safety.station.extinguisher", Unit.DAYS, "30", "7", "31", Source.CFR_1910_157),
+    STATION_TOOLS("safety.station.tools", Unit.DAYS, "90", "7", "365", Source.RULE_OF_THUMB),
+    STATION_SIGNS("safety.station.signs", Unit.DAYS, "180", "30", "365", Source.CFR_1910_178),
+    TRAINING_VALIDITY("safety.who.validity", Unit.DAYS, "365", "30", "1095", Source.RULE_OF_THUMB);
 
     private final String key;
     private final Unit unit;
@@ -55,6 +79,9 @@ public enum RuleKey {
     public enum Source {
         IEEE_450("IEEE 450"),
         FAA_AC_43("FAA AC 43.13-1B"),
+        ANSI_Z358("ANSI/ISEA Z358.1"),
+        CFR_1910_178("29 CFR 1910.178(g)"),
+        CFR_1910_157("29 CFR 1910.157(e)"),
         RULE_OF_THUMB("");
 
         private final String title;

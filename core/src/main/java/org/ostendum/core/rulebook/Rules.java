@@ -7,6 +7,7 @@ import java.util.Map;
 import org.ostendum.core.electrolyte.TemperatureCorrection;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.GravityDifference;
+import org.ostendum.core.quantity.Volts;
 
 /** The thresholds in force for one battery: defaults, then the site's values, then the model's. Immutable. */
 public final class Rules {
@@ -58,6 +59,10 @@ public final class Rules {
 
     public int count(RuleKey key) {
         return in(key, Unit.COUNT).intValue();
+    }
+
+    public Volts volts(RuleKey key) {
+        return new Volts(in(key, Unit.MILLIVOLTS).intValue());
     }
 
     /** @throws IllegalArgumentException for a rule that is no length of time */

@@ -8,5 +8,7 @@ public enum Unit {
     MINUTES,
     HOURS,
     DAYS,
-    COUNT
+    COUNT,
+    PERCENT,
+    MILLIVOLTS
 }

@@ -113,7 +113,8 @@ class BatteryDesk {
     BatteryView view(Battery battery, Words words) {
         Rulebook book = bench.rulebook();
         Rules rules = book.rulesFor(battery.type().id());
-        BatteryState state = bench.stateOf(battery);
+        BatteryState state =
+                bench.statesOf(List.of(battery), book).values().iterator().next();
         List<ClosedRound> history = rounds.history(battery.id(), ROUNDS_PLOTTED);
         @Nullable ClosedRound last = history.isEmpty() ? null : history.get(history.size() - 1);
         BatteryDrawing drawing = BatteryPlotter.plot(

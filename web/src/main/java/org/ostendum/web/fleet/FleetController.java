@@ -43,7 +43,7 @@ class FleetController {
     String fleet(Model page) {
         List<Battery> all = batteries.all();
         Rulebook book = bench.rulebook();
-        Map<Long, BatteryState> states = bench.statesOf(all);
+        Map<Long, BatteryState> states = bench.statesOf(all, book);
         List<Line> lines = all.stream()
                 .map(battery -> line(battery, Objects.requireNonNull(states.get(battery.id())), book))
                 .sorted(Comparator.comparing(Line::severity)

@@ -100,7 +100,11 @@ public class Bench {
 
     /** The present state of each battery, judged anew where the Rulebook has changed since. By the battery's id. */
     public Map<Long, BatteryState> statesOf(Collection<Battery> batteries) {
-        Rulebook book = ruleChanges.now();
+        return statesOf(batteries, ruleChanges.now());
+    }
+
+    /** The same by a Rulebook already at hand. */
+    public Map<Long, BatteryState> statesOf(Collection<Battery> batteries, Rulebook book) {
         Map<Long, BatteryState> known =
                 states.of(batteries.stream().map(Battery::id).toList());
         for (Battery battery : batteries) {

@@ -58,7 +58,7 @@ class RoomDesk {
     RoomView view(RoomPlan plan, Words words) {
         List<Battery> here = batteries.inRoom(plan.id());
         Rulebook book = bench.rulebook();
-        Map<Long, BatteryState> states = bench.statesOf(here);
+        Map<Long, BatteryState> states = bench.statesOf(here, book);
         List<Standing> standing =
                 here.stream().map(b -> standing(b, states.get(b.id()), book)).toList();
         Map<Long, Standing> bySlot = standing.stream()

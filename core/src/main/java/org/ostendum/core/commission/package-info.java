@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.core.commission;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,92 @@
+package org.ostendum.core.procedure;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.safety.Dress;
+import org.ostendum.core.safety.Hazard;
+import org.ostendum.core.safety.Training;
+
+/**
+ * How a job is done: read from a file, never changed while a run of it is under way.
+ *
+ * @param id name of the file, such as {@code water}
+ * @param version counts up with every change of the file, from 1
+ * @param title the job in a few words
+ * @param purpose why it is done, in a sentence
+ * @param subject what it is done to
+ * @param training without which it can be read but not begun
+ * @param dress what is worn
+ * @param hazards what may hurt
+ * @param gates what must hold before it is begun
+ * @param steps in their order
+ * @param stops what ends it early, and what is done then
+ * @param practices keys of the practices it carries out, such as {@code water.when}
+ * @param records what its end means for the battery's history; null for nothing but the job itself
+ * @param references what comes before it: local codes, the maker's manual, standards
+ */
+public record Procedure(
+        String id,
+        int version,
+        String title,
+        String purpose,
+        Subject subject,
+        Training training,
+        Set<Dress> dress,
+        Set<Hazard> hazards,
+        List<GateKey> gates,
+        List<Step> steps,
+        List<StopCondition> stops,
+        List<String> practices,
+        @Nullable Records records,
+        List<String> references) {
+
+    /** What a job is done to. */
+    public enum Subject {
+        BATTERY,
+        ROOM
+    }
+
+    /** What a finished job did to the battery. */
+    public enum Happening {
+        WATER,
+        CHARGE_START,
+        CHARGE_END,
+        EQUALISE_END,
+        WASH
+    }
+
+    /**
+     * @param happening that the end of the job means
+     * @param quantityFrom the step whose measurement is its quantity; null for none
+     */
+    public record Records(Happening happening, @Nullable String quantityFrom) {}
+
+    public Procedure {
+        dress = Set.copyOf(dress);
+        hazards = Set.copyOf(hazards);
+        gates = List.copyOf(gates);
+        steps = List.copyOf(steps);
+        stops = List.copyOf(stops);
+        practices = List.copyOf(practices);
+        references = List.copyOf(references);
+    }
+
+    public Optional<Step> step(String stepId) {
+        return steps.stream().filter(s -> s.id().equals(stepId)).findFirst();
+    }
+
+    public Optional<StopCondition> stop(String stopId) {
+        return stops.stream().filter(s -> s.id().equals(stopId)).findFirst();
+    }
+
+    int indexOf(String stepId) {
+        for (int i = 0; i < steps.size(); i++) {
+            if (steps.get(i).id().equals(stepId)) {
+                return i;
+            }
+        }
+        return -1;
+    }
+}

@@ -1,0 +1,16 @@
+package org.ostendum.core.procedure;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One thing to do.
+ *
+ * @param id within its procedure
+ * @param text what to do
+ * @param why its reason, or a caution; null for none
+ * @param picture name of the drawing beside it; null for none
+ * @param task what completes it
+ * @param mayBeSkipped with a reason
+ */
+public record Step(
+        String id, String text, @Nullable String why, @Nullable String picture, Task task, boolean mayBeSkipped) {}

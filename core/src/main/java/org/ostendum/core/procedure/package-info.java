@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.core.procedure;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.core.receive;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.core.safety;
+
+import org.jspecify.annotations.NullMarked;

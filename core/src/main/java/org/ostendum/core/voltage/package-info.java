@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.core.voltage;
+
+import org.jspecify.annotations.NullMarked;

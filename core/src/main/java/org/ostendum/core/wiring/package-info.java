@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.core.wiring;
+
+import org.jspecify.annotations.NullMarked;
