@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.battery.Duty;
 import org.ostendum.core.safety.Dress;
 import org.ostendum.core.safety.Hazard;
 import org.ostendum.core.safety.Training;
@@ -16,6 +17,7 @@ import org.ostendum.core.safety.Training;
  * @param title the job in a few words
  * @param purpose why it is done, in a sentence
  * @param subject what it is done to
+ * @param duties of the batteries it is for; none for all
  * @param training without which it can be read but not begun
  * @param dress what is worn
  * @param hazards what may hurt
@@ -24,6 +26,7 @@ import org.ostendum.core.safety.Training;
  * @param stops what ends it early, and what is done then
  * @param practices keys of the practices it carries out, such as {@code water.when}
  * @param records what its end means for the battery's history; null for nothing but the job itself
+ * @param report whether its end leaves an incident report to be written and reviewed
  * @param references what comes before it: local codes, the maker's manual, standards
  */
 public record Procedure(
@@ -32,6 +35,7 @@ public record Procedure(
         String title,
         String purpose,
         Subject subject,
+        Set<Duty> duties,
         Training training,
         Set<Dress> dress,
         Set<Hazard> hazards,
@@ -40,6 +44,7 @@ public record Procedure(
         List<StopCondition> stops,
         List<String> practices,
         @Nullable Records records,
+        boolean report,
         List<String> references) {
 
     /** What a job is done to. */
@@ -64,6 +69,7 @@ public record Procedure(
     public record Records(Happening happening, @Nullable String quantityFrom) {}
 
     public Procedure {
+        duties = Set.copyOf(duties);
         dress = Set.copyOf(dress);
         hazards = Set.copyOf(hazards);
         gates = List.copyOf(gates);
@@ -71,6 +77,10 @@ public record Procedure(
         stops = List.copyOf(stops);
         practices = List.copyOf(practices);
         references = List.copyOf(references);
+    }
+
+    public boolean isFor(Duty duty) {
+        return duties.isEmpty() || duties.contains(duty);
     }
 
     public Optional<Step> step(String stepId) {

@@ -10,7 +10,14 @@ import org.jspecify.annotations.Nullable;
  * @param why its reason, or a caution; null for none
  * @param picture name of the drawing beside it; null for none
  * @param task what completes it
+ * @param photos whether pictures can be put to it
  * @param mayBeSkipped with a reason
  */
 public record Step(
-        String id, String text, @Nullable String why, @Nullable String picture, Task task, boolean mayBeSkipped) {}
+        String id,
+        String text,
+        @Nullable String why,
+        @Nullable String picture,
+        Task task,
+        boolean photos,
+        boolean mayBeSkipped) {}

@@ -55,8 +55,16 @@ public sealed interface Task {
     /** Words are written down. */
     record Write() implements Task {}
 
-    /** Rows are written every hour until the core says that the initial charge is over. */
-    record InitialChargeRows() implements Task {}
+    /** Rows are written until the core says that they are enough. */
+    record Rows(Kind kind) implements Task {
+        /** What the rows are of. */
+        public enum Kind {
+            /** Hourly, until the first charge is over. */
+            INITIAL_CHARGE,
+            /** Voltages found on the lid, as many as there are places that show one. */
+            TOP_LEAK
+        }
+    }
 
     /** A person of one of these roles signs. */
     record SignOff(List<String> roles) implements Task {

@@ -43,6 +43,7 @@ class RunTest {
                 "Title",
                 "Purpose",
                 Procedure.Subject.BATTERY,
+                Set.of(),
                 Training.BATTERY_CARE,
                 Set.of(),
                 Set.of(),
@@ -51,11 +52,12 @@ class RunTest {
                 List.of(HOT, CRACKED),
                 List.of("inspect.case"),
                 null,
+                false,
                 List.of("The maker’s manual"));
     }
 
     private static Step step(String id, Task task) {
-        return new Step(id, "Do " + id, null, null, task, true);
+        return new Step(id, "Do " + id, null, null, task, false, true);
     }
 
     private final List<RunEvent> events = new ArrayList<>();

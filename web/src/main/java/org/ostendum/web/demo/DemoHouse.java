@@ -63,6 +63,8 @@ public class DemoHouse implements ApplicationRunner {
     private final Machines machines;
     private final Batteries batteries;
     private final PasswordEncoder encoder;
+    private final DemoSafety safety;
+    private final DemoJobs demoJobs;
     private final TransactionTemplate transaction;
     private final ZoneId zone;
     private final Instant now;
@@ -82,6 +84,8 @@ public class DemoHouse implements ApplicationRunner {
             Machines machines,
             Batteries batteries,
             PasswordEncoder encoder,
+            DemoSafety safety,
+            DemoJobs demoJobs,
             TransactionTemplate transaction,
             Clock clock,
             ZoneId zone) {
@@ -91,6 +95,8 @@ public class DemoHouse implements ApplicationRunner {
         this.machines = machines;
         this.batteries = batteries;
         this.encoder = encoder;
+        this.safety = safety;
+        this.demoJobs = demoJobs;
         this.transaction = transaction;
         this.zone = zone;
         this.now = clock.instant();
@@ -117,6 +123,8 @@ public class DemoHouse implements ApplicationRunner {
             addMachines(free, machineIds);
             return free;
         });
+        transaction.executeWithoutResult(
+                status -> safety.fill(rooms.names().get(0).id(), persons));
         long[] workers = {known(persons, "tom"), known(persons, "ines")};
         int n = 0;
         for (OneBattery one : Lanternmoor.batteries()) {
@@ -124,7 +132,27 @@ public class DemoHouse implements ApplicationRunner {
             long seed = SEED + n++;
             transaction.executeWithoutResult(status -> addBattery(one, modelIds, machineIds, slots, worker, seed));
         }
+        transaction.executeWithoutResult(status -> {
+            addNewcomer(modelIds);
+            demoJobs.fill();
+        });
         LOG.info("{} batteries with their year are in the house", n);
+    }
+
+    /** A battery that came this morning and has no history yet. */
+    private void addNewcomer(Map<String, Long> modelIds) {
+        LocalDate today = LocalDate.ofInstant(now, zone);
+        long id = batteries.add("A-5", "LM56140", known(modelIds, "Skyrow 12-35"), today.minusMonths(4), today);
+        past.moveTo(now);
+        ledger.append(
+                id,
+                List.of(NewEntry.of(
+                        EntryKind.ADDED,
+                        now.minus(Duration.ofHours(10)),
+                        people.byLogin("priya").orElseThrow().id(),
+                        null,
+                        "Came dry-charged.")));
+        bench.refresh(batteries.byId(id).orElseThrow());
     }
 
     private void addPeople(Map<String, Long> persons) {

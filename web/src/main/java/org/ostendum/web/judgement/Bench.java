@@ -137,6 +137,12 @@ public class Bench {
         return ruleChanges.now();
     }
 
+    /** @return the rules for one battery, or the site's where there is none */
+    public Rules rulesFor(@Nullable Battery battery) {
+        Rulebook book = ruleChanges.now();
+        return battery == null ? book.siteRules() : book.rulesFor(battery.type().id());
+    }
+
     /** The moment at which things are worked out. */
     public Instant instant() {
         return clock.instant();

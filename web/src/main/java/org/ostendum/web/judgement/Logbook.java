@@ -18,9 +18,11 @@ public class Logbook {
         this.bench = bench;
     }
 
+    /** @return ids of the lines written */
     @Transactional
-    public void write(Battery battery, List<NewEntry> entries) {
-        ledger.append(battery.id(), entries);
+    public List<Long> write(Battery battery, List<NewEntry> entries) {
+        List<Long> written = ledger.append(battery.id(), entries);
         bench.refresh(battery);
+        return written;
     }
 }

@@ -59,6 +59,9 @@ public record LedgerLine(
         if (!main.isEmpty()) {
             parts.add(main);
         }
+        if (payload.has("title")) {
+            parts.addAll(job(payload, words));
+        }
         if (payload.has("remark")) {
             parts.add(payload.path("remark").asString());
         }
@@ -100,8 +103,27 @@ public record LedgerLine(
                 entry.quantity() == null ? "" : words.volume(entry.quantity().doubleValue());
             case CHARGE_END, DISCHARGE -> amount("line.amp-hours", entry, words);
             case EQUALISE_END -> amount("line.hours", entry, words);
-            case ADDED, CHARGE_START, WASH, NOTE -> "";
+            case ADDED, CHARGE_START, WASH, NOTE, JOB, VOLTAGE -> "";
         };
+    }
+
+    /** What a job leaves in the ledger besides its figure. */
+    private static List<String> job(JsonNode payload, Words words) {
+        List<String> parts = new ArrayList<>();
+        parts.add(payload.path("title").asString());
+        if (payload.has("stopped")) {
+            parts.add(words.text("line.stopped", payload.path("stopped").asString()));
+        }
+        for (JsonNode found : payload.path("found")) {
+            parts.add(words.text("DefectKind." + found.asString()));
+        }
+        for (JsonNode gate : payload.path("overridden")) {
+            parts.add(words.text(
+                    "line.overridden",
+                    words.text("GateKey." + gate.path("gate").asString()),
+                    gate.path("reason").asString()));
+        }
+        return parts;
     }
 
     private static String amount(String key, LedgerEntry entry, Words words) {

@@ -3,8 +3,6 @@ package org.ostendum.web.page;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.security.Principal;
-import java.time.Clock;
-import java.time.ZoneId;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.measure.GravityForm;
@@ -12,7 +10,6 @@ import org.ostendum.web.store.People;
 import org.ostendum.web.store.Person;
 import org.ostendum.web.store.Role;
 import org.ostendum.web.words.Words;
-import org.springframework.context.MessageSource;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.MethodParameter;
 import org.springframework.web.bind.support.WebDataBinderFactory;
@@ -32,15 +29,11 @@ class CurrentPerson implements WebMvcConfigurer, HandlerMethodArgumentResolver, 
             new Person(0, "", "", Role.VIEWER, false, GravityForm.THREE_DIGITS, false, false, false, false);
 
     private final People people;
-    private final MessageSource messages;
-    private final Clock clock;
-    private final ZoneId zone;
+    private final Wording wording;
 
-    CurrentPerson(People people, MessageSource messages, Clock clock, ZoneId zone) {
+    CurrentPerson(People people, Wording wording) {
         this.people = people;
-        this.messages = messages;
-        this.clock = clock;
-        this.zone = zone;
+        this.wording = wording;
     }
 
     @Override
@@ -75,7 +68,7 @@ class CurrentPerson implements WebMvcConfigurer, HandlerMethodArgumentResolver, 
             Person person = principal == null
                     ? STRANGER
                     : people.byLogin(principal.getName()).orElse(STRANGER);
-            request.setAttribute(WORDS, new Words(person, messages, request.getLocale(), zone, clock.instant()));
+            request.setAttribute(WORDS, wording.of(person, request.getLocale()));
         }
         return true;
     }

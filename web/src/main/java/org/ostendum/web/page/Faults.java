@@ -33,6 +33,11 @@ public record Faults(Map<String, String> byField) {
             byField.putIfAbsent(field, words.text(key, arguments));
         }
 
+        /** The same with the sentence already made. */
+        public void say(String field, String sentence) {
+            byField.putIfAbsent(field, sentence);
+        }
+
         public boolean any() {
             return !byField.isEmpty();
         }

@@ -1,4 +1,4 @@
-package org.ostendum.web.setup;
+package org.ostendum.web.page;
 
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.web.page.Faults;
 import org.ostendum.web.words.Words;
 
 /** A form as typed, and what is wrong with it. Whatever is refused, everything typed is still here to be shown again. */
@@ -16,12 +15,12 @@ public final class TypedForm {
     private final Map<String, String> typed;
     private final Faults.Finder faults;
 
-    TypedForm(Map<String, String> typed, Words words) {
+    public TypedForm(Map<String, String> typed, Words words) {
         this.typed = new HashMap<>(typed);
         this.faults = new Faults.Finder(words);
     }
 
-    static TypedForm of(Words words, String... namesAndValues) {
+    public static TypedForm of(Words words, String... namesAndValues) {
         Map<String, String> typed = new HashMap<>();
         for (int i = 0; i < namesAndValues.length; i += 2) {
             typed.put(namesAndValues[i], namesAndValues[i + 1]);
@@ -38,16 +37,16 @@ public final class TypedForm {
         return faults.found();
     }
 
-    boolean isSound() {
+    public boolean isSound() {
         return !faults.any();
     }
 
-    void fault(String field, String key, Object... arguments) {
+    public void fault(String field, String key, Object... arguments) {
         faults.add(field, key, arguments);
     }
 
     /** A text of 1 to {@code most} characters. */
-    String text(String field, int most) {
+    public String text(String field, int most) {
         String text = get(field);
         if (text.isEmpty()) {
             fault(field, "fault.blank");
@@ -58,7 +57,7 @@ public final class TypedForm {
     }
 
     /** A code that can stand in an address: letters, digits and hyphens, at most 20. */
-    String code(String field) {
+    public String code(String field) {
         String code = text(field, 60);
         if (!code.isEmpty() && !code.matches("[A-Za-z0-9-]{1,20}")) {
             fault(field, "fault.code", code);
@@ -67,7 +66,7 @@ public final class TypedForm {
     }
 
     /** A decimal number in a range, both ends included. */
-    double number(String field, double least, double most) {
+    public double number(String field, double least, double most) {
         String text = get(field).replace(',', '.');
         try {
             double number = Double.parseDouble(text);
@@ -82,7 +81,7 @@ public final class TypedForm {
     }
 
     /** A whole number in a range, both ends included. */
-    int whole(String field, int least, int most) {
+    public int whole(String field, int least, int most) {
         double number = number(field, least, most);
         if (number != Math.rint(number)) {
             fault(field, "fault.number", get(field), plain(least), plain(most));
@@ -90,13 +89,12 @@ public final class TypedForm {
         return (int) number;
     }
 
-    OptionalInt wholeIfTyped(String field, int least, int most) {
+    public OptionalInt wholeIfTyped(String field, int least, int most) {
         return get(field).isEmpty() ? OptionalInt.empty() : OptionalInt.of(whole(field, least, most));
     }
 
     /** A day that has come, null when none was typed. */
-    @Nullable
-    LocalDate day(String field, LocalDate today) {
+    public @Nullable LocalDate day(String field, LocalDate today) {
         String text = get(field);
         if (text.isEmpty()) {
             return null;
@@ -113,7 +111,7 @@ public final class TypedForm {
         }
     }
 
-    <E extends Enum<E>> Optional<E> choice(String field, Class<E> kind) {
+    public <E extends Enum<E>> Optional<E> choice(String field, Class<E> kind) {
         Optional<E> chosen = Arrays.stream(kind.getEnumConstants())
                 .filter(value -> value.name().equals(get(field)))
                 .findFirst();
@@ -124,8 +122,7 @@ public final class TypedForm {
     }
 
     /** An id chosen from a list, null when none was. */
-    @Nullable
-    Long id(String field) {
+    public @Nullable Long id(String field) {
         try {
             return get(field).isEmpty() ? null : Long.valueOf(get(field));
         } catch (NumberFormatException e) {

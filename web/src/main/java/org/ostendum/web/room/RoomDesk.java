@@ -1,5 +1,6 @@
 package org.ostendum.web.room;
 
+import java.time.ZoneId;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -11,6 +12,8 @@ import org.ostendum.core.charge.ChargeState.Phase;
 import org.ostendum.core.judge.Severity;
 import org.ostendum.core.next.NextThing;
 import org.ostendum.core.next.NextThings;
+import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.safety.StationState;
 import org.ostendum.web.draw.Box;
 import org.ostendum.web.judgement.Bench;
 import org.ostendum.web.store.Batteries;
@@ -20,6 +23,7 @@ import org.ostendum.web.store.OpenRounds;
 import org.ostendum.web.store.RoomPlan;
 import org.ostendum.web.store.RoomPlan.Slot;
 import org.ostendum.web.store.Rulebook;
+import org.ostendum.web.store.Stations;
 import org.ostendum.web.words.Words;
 import org.springframework.stereotype.Service;
 
@@ -31,11 +35,15 @@ class RoomDesk {
     private final Batteries batteries;
     private final Bench bench;
     private final OpenRounds openRounds;
+    private final Stations stations;
+    private final ZoneId zone;
 
-    RoomDesk(Batteries batteries, Bench bench, OpenRounds openRounds) {
+    RoomDesk(Batteries batteries, Bench bench, OpenRounds openRounds, Stations stations, ZoneId zone) {
         this.batteries = batteries;
         this.bench = bench;
         this.openRounds = openRounds;
+        this.stations = stations;
+        this.zone = zone;
     }
 
     /**
@@ -43,8 +51,18 @@ class RoomDesk {
      *
      * @param things most urgent first
      * @param inWork who has a round open on which battery
+     * @param unready stations that are overdue or found wanting
      */
-    record RoomView(RoomPlan plan, RoomDrawing drawing, List<NextThing> things, List<InWork> inWork, int fit) {}
+    record RoomView(
+            RoomPlan plan,
+            RoomDrawing drawing,
+            List<NextThing> things,
+            List<InWork> inWork,
+            List<Unready> unready,
+            int fit) {}
+
+    /** Something of the room that cannot be relied on. */
+    record Unready(String name, StationState.Standing standing) {}
 
     /** Somebody has a round open on a battery. */
     record InWork(String battery, String person) {}
@@ -78,7 +96,14 @@ class RoomDesk {
                 .toList();
         int fit = (int)
                 standing.stream().filter(s -> s.severity() == Severity.FIT).count();
-        return new RoomView(plan, drawing, things, inWork(here), fit);
+        return new RoomView(plan, drawing, things, inWork(here), unready(plan, book.siteRules()), fit);
+    }
+
+    private List<Unready> unready(RoomPlan plan, Rules rules) {
+        return stations.of(plan.id()).stream()
+                .map(s -> new Unready(s.name(), s.state().standing(bench.instant(), zone, rules)))
+                .filter(u -> !u.standing().canBeReliedOn())
+                .toList();
     }
 
     private static long slotId(Battery battery) {

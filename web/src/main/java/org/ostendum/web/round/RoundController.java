@@ -1,11 +1,13 @@
 package org.ostendum.web.round;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.measure.Happenings;
 import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.measure.SheetField;
+import org.ostendum.web.job.GateLine;
 import org.ostendum.web.judgement.Bench;
 import org.ostendum.web.page.NotFound;
 import org.ostendum.web.store.Batteries;
@@ -35,13 +37,16 @@ class RoundController {
     private final RoundTaking taking;
     private final BoardDesk desk;
     private final Bench bench;
+    private final RoundGates gates;
 
-    RoundController(Batteries batteries, OpenRounds rounds, RoundTaking taking, BoardDesk desk, Bench bench) {
+    RoundController(
+            Batteries batteries, OpenRounds rounds, RoundTaking taking, BoardDesk desk, Bench bench, RoundGates gates) {
         this.batteries = batteries;
         this.rounds = rounds;
         this.taking = taking;
         this.desk = desk;
         this.bench = bench;
+        this.gates = gates;
     }
 
     @GetMapping("/batteries/{code}/round")
@@ -56,6 +61,7 @@ class RoundController {
         }
         Happenings happenings = bench.stateOf(battery).happenings();
         page.addAttribute("battery", battery);
+        page.addAttribute("shut", gates.shut(battery, person, words));
         page.addAttribute("state", happenings.state());
         page.addAttribute(
                 "watered",
@@ -68,11 +74,16 @@ class RoundController {
             @PathVariable String code,
             @RequestParam RoundState state,
             @RequestParam @Nullable Integer pilot,
-            Person person) {
+            Person person,
+            Words words,
+            RedirectAttributes flash) {
         Battery battery = byCode(code);
         int cells = battery.type().model().cells();
         Integer pilotCell = pilot == null ? null : (Integer) Math.max(1, Math.min(cells, pilot));
-        if (battery.type().model().kind().hasCaps()) {
+        List<GateLine> shut = gates.shut(battery, person, words);
+        if (!shut.isEmpty()) {
+            flash.addFlashAttribute("fault", shut.get(0).why());
+        } else {
             rounds.begin(battery.id(), person.id(), state, pilotCell);
         }
         return "redirect:/batteries/" + battery.code() + "/round";

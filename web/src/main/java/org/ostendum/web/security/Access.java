@@ -2,6 +2,7 @@ package org.ostendum.web.security;
 
 import static org.ostendum.web.store.Role.LEAD;
 import static org.ostendum.web.store.Role.MECHANIC;
+import static org.ostendum.web.store.Role.SAFETY;
 import static org.ostendum.web.store.Role.TECHNICIAN;
 import static org.springframework.http.HttpMethod.GET;
 import static org.springframework.http.HttpMethod.POST;
@@ -16,6 +17,8 @@ import org.springframework.http.HttpMethod;
 public final class Access {
     private static final Set<Role> EVERYBODY = EnumSet.allOf(Role.class);
     private static final Set<Role> WORKERS = EnumSet.of(TECHNICIAN, LEAD, MECHANIC);
+    private static final Set<Role> SAFETY_AND_WORKERS = EnumSet.of(TECHNICIAN, LEAD, MECHANIC, SAFETY);
+    private static final Set<Role> SAFETY_OR_LEAD = EnumSet.of(SAFETY, LEAD);
     private static final Set<Role> LEADS = EnumSet.of(LEAD);
 
     private Access() {}
@@ -58,6 +61,28 @@ public final class Access {
             route(POST, "/rounds/*/values", WORKERS),
             route(POST, "/rounds/*/state", WORKERS),
             route(POST, "/rounds/*/close", WORKERS),
+            route(GET, "/batteries/*/jobs", EVERYBODY),
+            route(GET, "/batteries/*/jobs/*", EVERYBODY),
+            route(POST, "/batteries/*/jobs/*", WORKERS),
+            route(GET, "/room-jobs/*", EVERYBODY),
+            route(POST, "/room-jobs/*", SAFETY_AND_WORKERS),
+            route(GET, "/jobs", EVERYBODY),
+            route(GET, "/jobs/*", EVERYBODY),
+            route(GET, "/jobs/*/report", EVERYBODY),
+            route(POST, "/jobs/*/report", SAFETY_AND_WORKERS),
+            route(POST, "/jobs/*/review", LEADS),
+            route(POST, "/jobs/*/*", SAFETY_AND_WORKERS),
+            route(GET, "/photos/*", EVERYBODY),
+            route(POST, "/overrides/*/seen", LEADS),
+            route(POST, "/defects/*/right", WORKERS),
+            route(GET, "/procedures", EVERYBODY),
+            route(GET, "/procedures/*", EVERYBODY),
+            route(POST, "/procedures/*/additions", LEADS),
+            route(POST, "/procedures/*/additions/*", LEADS),
+            route(GET, "/safety", EVERYBODY),
+            route(POST, "/safety/stations", SAFETY_OR_LEAD),
+            route(POST, "/safety/stations/*", SAFETY_AND_WORKERS),
+            route(POST, "/safety/trainings", SAFETY_OR_LEAD),
             route(GET, "/setup", LEADS),
             route(GET, "/setup/**", LEADS),
             route(POST, "/setup/**", LEADS));

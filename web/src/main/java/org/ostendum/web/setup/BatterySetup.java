@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.web.judgement.Logbook;
 import org.ostendum.web.page.Faults;
 import org.ostendum.web.page.NotFound;
+import org.ostendum.web.page.TypedForm;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.EntryKind;

@@ -14,6 +14,7 @@ import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.web.draw.BatteryPlotter;
 import org.ostendum.web.page.Faults;
 import org.ostendum.web.page.NotFound;
+import org.ostendum.web.page.TypedForm;
 import org.ostendum.web.store.Models;
 import org.ostendum.web.store.StoredModel;
 import org.ostendum.web.words.Words;

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import org.ostendum.web.page.Faults;
 import org.ostendum.web.page.NotFound;
+import org.ostendum.web.page.TypedForm;
 import org.ostendum.web.store.RoomPlan;
 import org.ostendum.web.store.RoomPlan.Charger;
 import org.ostendum.web.store.RoomPlan.Stand;

@@ -15,7 +15,10 @@ public enum EntryKind {
     WATER,
     EQUALISE_END,
     WASH,
-    NOTE;
+    NOTE,
+    /** A job run by a procedure that means nothing more for the history. */
+    JOB,
+    VOLTAGE;
 
     /** Kinds a person may write down by hand on the battery's page. */
     public static final Set<EntryKind> BY_HAND =

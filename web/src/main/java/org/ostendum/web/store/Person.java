@@ -28,6 +28,11 @@ public record Person(
         return role == Role.TECHNICIAN || role == Role.LEAD || role == Role.MECHANIC;
     }
 
+    /** Safety officers and leads keep stations and trainings. */
+    public boolean keepsSafety() {
+        return role == Role.SAFETY || role == Role.LEAD;
+    }
+
     /** Whether he has signed in. */
     public boolean isKnown() {
         return id != 0;

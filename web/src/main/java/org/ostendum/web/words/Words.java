@@ -85,6 +85,10 @@ public final class Words {
             return decimal(decimal);
         } else if (value instanceof Message message) {
             return say(message);
+        } else if (value instanceof Enum<?> named) {
+            return name(named);
+        } else if (value instanceof Double number) {
+            return decimal(BigDecimal.valueOf(number));
         }
         return value.toString();
     }

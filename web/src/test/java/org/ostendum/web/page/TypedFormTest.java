@@ -1,4 +1,4 @@
-package org.ostendum.web.setup;
+package org.ostendum.web.page;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

@@ -1,0 +1,18 @@
+// The clock of a waiting step. The time it ends at comes from the server; here it is only counted down.
+(() => {
+  const clock = document.querySelector(".clock");
+  if (!clock) return;
+  const ends = Date.parse(clock.dataset.ends);
+  const two = (n) => String(n).padStart(2, "0");
+
+  function tick() {
+    const left = Math.max(0, Math.ceil((ends - Date.now()) / 1000));
+    const hours = Math.floor(left / 3600);
+    clock.textContent = `${hours ? `${hours}:` : ""}${two(Math.floor(left / 60) % 60)}:${two(left % 60)}`;
+    document.title = document.title.replace(/^([\d:]+ · )?/, left ? `${clock.textContent} · ` : "");
+    if (left) return setTimeout(tick, 1000);
+    if (!clock.dataset.over) location.reload();
+  }
+  clock.dataset.over = ends <= Date.now() ? "true" : "";
+  tick();
+})();

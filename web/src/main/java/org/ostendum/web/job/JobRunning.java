@@ -1,0 +1,149 @@
+package org.ostendum.web.job;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.procedure.GateKey;
+import org.ostendum.core.procedure.Run;
+import org.ostendum.core.procedure.Run.Status;
+import org.ostendum.core.procedure.RunEvent;
+import org.ostendum.core.procedure.RunEvent.Kind;
+import org.ostendum.web.judgement.Bench;
+import org.ostendum.web.procedures.ProcedureFile;
+import org.ostendum.web.store.Batteries;
+import org.ostendum.web.store.Battery;
+import org.ostendum.web.store.Job;
+import org.ostendum.web.store.JobEvent;
+import org.ostendum.web.store.Jobs;
+import org.ostendum.web.store.Person;
+import org.ostendum.web.store.Trainings;
+import org.ostendum.web.words.Words;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Begins jobs and takes what people say at them, one after the other whoever says it. */
+@Service
+public class JobRunning {
+    private final Jobs jobs;
+    private final JobEnding ending;
+    private final Batteries batteries;
+    private final Trainings trainings;
+    private final Bench bench;
+    private final Clock clock;
+    private final ZoneId zone;
+
+    JobRunning(
+            Jobs jobs,
+            JobEnding ending,
+            Batteries batteries,
+            Trainings trainings,
+            Bench bench,
+            Clock clock,
+            ZoneId zone) {
+        this.jobs = jobs;
+        this.ending = ending;
+        this.batteries = batteries;
+        this.trainings = trainings;
+        this.bench = bench;
+        this.clock = clock;
+        this.zone = zone;
+    }
+
+    /**
+     * Begins a job, or leads to the one like it that is under way.
+     *
+     * @param overridden gates gone through, each with its reason
+     * @return the job's id
+     */
+    @Transactional
+    public long begin(Jobs.NewJob job, Map<GateKey, String> overridden) {
+        Optional<Long> begun = jobs.begin(job);
+        if (begun.isEmpty()) {
+            return jobs.openLike(job).orElseThrow();
+        }
+        int seq = 0;
+        for (Map.Entry<GateKey, String> gate : overridden.entrySet()) {
+            jobs.keep(
+                    begun.get(),
+                    ++seq,
+                    new Jobs.NewEvent(
+                            UUID.randomUUID().toString(),
+                            job.personId(),
+                            Kind.GATE_OVERRIDDEN,
+                            gate.getKey().name(),
+                            gate.getValue()));
+        }
+        return begun.get();
+    }
+
+    /** The run of a job as its events leave it. */
+    public static Run run(Job job, List<JobEvent> events) {
+        return Run.of(
+                ProcedureFile.ofJson(job.text()).procedure(job.procedureId()),
+                job.begunBy(),
+                events.stream().map(JobEvent::event).toList());
+    }
+
+    /** @return whether the person's training for this job still counts */
+    public boolean isTrained(Run run, Person person) {
+        return trainings
+                .of(person.id())
+                .counts(
+                        run.procedure().training(),
+                        LocalDate.ofInstant(clock.instant(), zone),
+                        bench.rulebook().siteRules());
+    }
+
+    /** Keeps what a person says at a job, or tells why it cannot be kept. */
+    @Transactional
+    public Answer take(long jobId, Said said, Person person, Words words) {
+        jobs.lock(jobId);
+        if (jobs.isKept(said.key())) {
+            return new Answer.Kept();
+        }
+        Job job = jobs.byId(jobId).orElseThrow();
+        List<JobEvent> events = jobs.events(jobId);
+        Run run = run(job, events);
+        if (!job.isOpen()) {
+            return new Answer.Overtaken(words.text("job.overtaken.ended", lastBy(events, job)));
+        }
+        @Nullable
+        Battery battery =
+                job.batteryId() == null ? null : batteries.byId(job.batteryId()).orElse(null);
+        SaidCheck check = new SaidCheck(
+                run, battery, bench.rulesFor(battery), person, words, clock.instant(), isTrained(run, person));
+        SaidCheck.Verdict verdict = check.of(said);
+        if (verdict.overtaken() != null) {
+            return new Answer.Overtaken(verdict.overtaken());
+        } else if (verdict.faults().any()) {
+            return new Answer.Refused(verdict.faults());
+        }
+        keep(job, events, said, verdict.value(), person, battery);
+        return new Answer.Kept();
+    }
+
+    private void keep(
+            Job job, List<JobEvent> events, Said said, String value, Person person, @Nullable Battery battery) {
+        int seq = events.isEmpty() ? 1 : events.get(events.size() - 1).seq() + 1;
+        jobs.keep(job.id(), seq, new Jobs.NewEvent(said.key(), person.id(), said.kind(), said.about(), value));
+        Run after = run(job, jobs.events(job.id()));
+        if (after.status() == Status.FINISHED) {
+            ending.end(job, after, battery, person);
+        } else {
+            jobs.stands(job.id(), after.status());
+        }
+    }
+
+    private static String lastBy(List<JobEvent> events, Job job) {
+        return events.isEmpty() ? job.begunBy() : last(events).person();
+    }
+
+    private static RunEvent last(List<JobEvent> events) {
+        return events.get(events.size() - 1).event();
+    }
+}

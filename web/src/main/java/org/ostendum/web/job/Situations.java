@@ -1,0 +1,121 @@
+package org.ostendum.web.job;
+
+import java.time.ZoneId;
+import java.util.Collections;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.charge.ChargeState;
+import org.ostendum.core.judge.Finding;
+import org.ostendum.core.judge.Gravities;
+import org.ostendum.core.judge.NextStep;
+import org.ostendum.core.measure.Happenings;
+import org.ostendum.core.measure.Round;
+import org.ostendum.core.procedure.Situation;
+import org.ostendum.core.procedure.Situation.BatteryFacts;
+import org.ostendum.core.procedure.Situation.WeightPlate;
+import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.safety.Training;
+import org.ostendum.web.judgement.Bench;
+import org.ostendum.web.store.Battery;
+import org.ostendum.web.store.BatteryState;
+import org.ostendum.web.store.ClosedRound;
+import org.ostendum.web.store.Defects;
+import org.ostendum.web.store.Machine;
+import org.ostendum.web.store.Person;
+import org.ostendum.web.store.Rooms;
+import org.ostendum.web.store.Rounds;
+import org.ostendum.web.store.Stations;
+import org.ostendum.web.store.Trainings;
+import org.springframework.stereotype.Service;
+
+/** Puts together what the gates look at: the battery's, the room's and the person's real state. */
+@Service
+public class Situations {
+    private final Bench bench;
+    private final Rounds rounds;
+    private final Stations stations;
+    private final Trainings trainings;
+    private final Defects defects;
+    private final Rooms rooms;
+    private final ZoneId zone;
+
+    Situations(
+            Bench bench,
+            Rounds rounds,
+            Stations stations,
+            Trainings trainings,
+            Defects defects,
+            Rooms rooms,
+            ZoneId zone) {
+        this.bench = bench;
+        this.rounds = rounds;
+        this.stations = stations;
+        this.trainings = trainings;
+        this.defects = defects;
+        this.rooms = rooms;
+        this.zone = zone;
+    }
+
+    /** @return the room a battery is worked on in: where it is drawn, else the house's first */
+    public long roomOf(@Nullable Battery battery) {
+        List<Rooms.RoomName> names = rooms.names();
+        return names.stream()
+                .filter(room -> battery != null && room.code().equals(battery.roomCode()))
+                .findFirst()
+                .orElseGet(() -> names.get(0))
+                .id();
+    }
+
+    /** @param machine the battery is to go into; null for none */
+    public Situation of(Training needed, @Nullable Battery battery, @Nullable Machine machine, Person person) {
+        Rules rules = bench.rulesFor(battery);
+        return new Situation(
+                bench.instant(),
+                zone,
+                rules,
+                needed,
+                trainings.of(person.id()),
+                stations.of(roomOf(battery)).stream()
+                        .map(Stations.Station::state)
+                        .toList(),
+                battery == null ? null : facts(battery, machine, rules));
+    }
+
+    private BatteryFacts facts(Battery battery, @Nullable Machine machine, Rules rules) {
+        BatteryState state = bench.stateOf(battery);
+        List<ClosedRound> last = rounds.history(battery.id(), 1);
+        @Nullable Round round = last.isEmpty() ? null : last.get(0).past().round();
+        Gravities gravities = round == null ? null : Gravities.of(round, rules.temperatureCorrection());
+        return new BatteryFacts(
+                battery.code(),
+                battery.type().model().kind().hasCaps(),
+                state.happenings(),
+                ChargeState.of(state.happenings(), bench.instant(), rules),
+                stillHeld(state),
+                round == null ? null : round.temperature(),
+                round == null ? null : round.takenAt(),
+                gravities == null || gravities.isEmpty()
+                        ? null
+                        : Collections.min(gravities.byCell().values()),
+                defects.openOf(battery.id(), battery.machineId()).stream()
+                        .map(Defects.Defect::kind)
+                        .collect(Collectors.toSet()),
+                battery.type().weightKg(),
+                plate(machine));
+    }
+
+    /** Plates that were covered since the round no longer stand against a charge. */
+    private static List<Finding> stillHeld(BatteryState state) {
+        boolean covered = Happenings.follows(state.happenings().water(), state.roundTakenAt());
+        return state.verdict().findings().stream()
+                .filter(f -> !(covered && f.next() == NextStep.COVER_PLATES))
+                .toList();
+    }
+
+    private static @Nullable WeightPlate plate(@Nullable Machine machine) {
+        return machine == null || machine.weightFromKg() == null || machine.weightToKg() == null
+                ? null
+                : new WeightPlate(machine.code(), machine.weightFromKg(), machine.weightToKg());
+    }
+}

@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.web.job;
+
+import org.jspecify.annotations.NullMarked;

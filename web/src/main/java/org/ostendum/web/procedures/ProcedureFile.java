@@ -1,0 +1,153 @@
+package org.ostendum.web.procedures;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonProperty;
+import java.time.Duration;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.battery.Duty;
+import org.ostendum.core.procedure.DefectKind;
+import org.ostendum.core.procedure.GateKey;
+import org.ostendum.core.procedure.Procedure;
+import org.ostendum.core.procedure.Step;
+import org.ostendum.core.procedure.StopCondition;
+import org.ostendum.core.procedure.Task;
+import org.ostendum.core.safety.Dress;
+import org.ostendum.core.safety.Hazard;
+import org.ostendum.core.safety.Training;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.dataformat.yaml.YAMLMapper;
+
+/** A procedure as it is written down; its members are told in {@code docs/procedures.md}. */
+@JsonInclude(JsonInclude.Include.NON_NULL)
+public record ProcedureFile(
+        int version,
+        String title,
+        String purpose,
+        Procedure.Subject subject,
+        @Nullable List<Duty> duties,
+        @Nullable Integer rank,
+        Training training,
+        @Nullable List<Dress> dress,
+        @Nullable List<Hazard> hazards,
+        @Nullable List<GateKey> gates,
+        List<String> practices,
+        Procedure.@Nullable Records records,
+        @Nullable Boolean report,
+        List<String> references,
+        List<StepText> steps,
+        @Nullable List<StopText> stops) {
+
+    private static final YAMLMapper YAML = YAMLMapper.builder()
+            .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+            .build();
+    private static final JsonMapper JSON = JsonMapper.builder()
+            .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+            .build();
+
+    /** One step; at most one of {@code hold} to {@code signOff} says what completes it, none means that it is done. */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record StepText(
+            String id,
+            @JsonProperty("do") String text,
+            @Nullable String why,
+            @Nullable String picture,
+            @Nullable Boolean photos,
+            @Nullable Boolean skip,
+            @Nullable String hold,
+            @Nullable Integer waitMinutes,
+            @Nullable MeasureText measure,
+            @Nullable List<AnswerText> choose,
+            @Nullable Boolean write,
+            Task.Rows.@Nullable Kind rows,
+            @Nullable List<String> signOff) {
+
+        Step step() {
+            return new Step(id, text, why, picture, task(), Boolean.TRUE.equals(photos), Boolean.TRUE.equals(skip));
+        }
+
+        private Task task() {
+            if (hold != null) {
+                return new Task.Hold(hold);
+            } else if (waitMinutes != null) {
+                return new Task.Wait(Duration.ofMinutes(waitMinutes));
+            } else if (measure != null) {
+                return new Task.Measure(
+                        measure.unit(), measure.least(), measure.most(), measure.stopAbove(), measure.stop());
+            } else if (choose != null) {
+                return new Task.Choose(choose.stream().map(AnswerText::answer).toList());
+            } else if (Boolean.TRUE.equals(write)) {
+                return new Task.Write();
+            } else if (rows != null) {
+                return new Task.Rows(rows);
+            }
+            return signOff == null ? new Task.Act() : new Task.SignOff(signOff);
+        }
+    }
+
+    /** A number to be read off. */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record MeasureText(
+            String unit, double least, double most, @Nullable Double stopAbove, @Nullable String stop) {}
+
+    /** An answer to choose. */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record AnswerText(
+            String id, String text, @Nullable String goTo, @Nullable String stop, @Nullable DefectKind defect) {
+        Task.Answer answer() {
+            return new Task.Answer(id, text, goTo, stop, defect);
+        }
+    }
+
+    /** A stop condition. */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record StopText(
+            String id, String text, List<String> then, @Nullable String procedure, @Nullable DefectKind defect) {}
+
+    static ProcedureFile ofYaml(String yaml) {
+        return YAML.readValue(yaml, ProcedureFile.class);
+    }
+
+    /** The form in which a job keeps the procedure it runs by. */
+    public static ProcedureFile ofJson(String json) {
+        return JSON.readValue(json, ProcedureFile.class);
+    }
+
+    public String json() {
+        return JSON.writeValueAsString(this);
+    }
+
+    /** @param id name of the file it was read from */
+    public Procedure procedure(String id) {
+        return new Procedure(
+                id,
+                version,
+                title,
+                purpose,
+                subject,
+                set(duties, Duty.class),
+                training,
+                set(dress, Dress.class),
+                set(hazards, Hazard.class),
+                orNone(gates),
+                steps.stream().map(StepText::step).toList(),
+                orNone(stops).stream()
+                        .map(s -> new StopCondition(s.id(), s.text(), s.then(), s.procedure(), s.defect()))
+                        .toList(),
+                practices,
+                records,
+                Boolean.TRUE.equals(report),
+                references);
+    }
+
+    private static <T> List<T> orNone(@Nullable List<T> list) {
+        return list == null ? List.of() : list;
+    }
+
+    private static <E extends Enum<E>> Set<E> set(@Nullable List<E> list, Class<E> kind) {
+        return list == null || list.isEmpty() ? EnumSet.noneOf(kind) : EnumSet.copyOf(list);
+    }
+}

@@ -1,0 +1,118 @@
+package org.ostendum.web.procedures;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.ostendum.core.procedure.Procedure;
+import org.ostendum.web.procedures.ProcedureFile.StepText;
+import org.ostendum.web.store.ProcedureAddition;
+import org.ostendum.web.store.ProcedureAdditions;
+import org.springframework.stereotype.Component;
+
+/** Procedures as this site runs them: what ships, with the site's own steps, cautions and references worked in. */
+@Component
+public class SiteProcedures {
+    private final ProcedureShelf shelf;
+    private final ProcedureAdditions additions;
+
+    SiteProcedures(ProcedureShelf shelf, ProcedureAdditions additions) {
+        this.shelf = shelf;
+        this.additions = additions;
+    }
+
+    public List<Procedure> all() {
+        return shelf.all().stream().map(p -> find(p.id()).orElse(p)).toList();
+    }
+
+    public Optional<Procedure> find(String id) {
+        return file(id).map(file -> file.procedure(id));
+    }
+
+    /** The form a job keeps, so that its ledger entry tells by which text it was run. */
+    public Optional<ProcedureFile> file(String id) {
+        return shelf.file(id).map(file -> with(file, additions.inForce(id)));
+    }
+
+    private static ProcedureFile with(ProcedureFile file, List<ProcedureAddition> added) {
+        if (added.isEmpty()) {
+            return file;
+        }
+        List<StepText> steps = new ArrayList<>(file.steps());
+        List<String> references = new ArrayList<>();
+        for (ProcedureAddition addition : added) {
+            switch (addition.kind()) {
+                case REFERENCE -> references.add(addition.text());
+                case STEP -> insert(steps, addition);
+                case CAUTION -> caution(steps, addition);
+            }
+        }
+        references.addAll(file.references());
+        return new ProcedureFile(
+                file.version(),
+                file.title(),
+                file.purpose(),
+                file.subject(),
+                file.duties(),
+                file.rank(),
+                file.training(),
+                file.dress(),
+                file.hazards(),
+                file.gates(),
+                file.practices(),
+                file.records(),
+                file.report(),
+                references,
+                steps,
+                file.stops());
+    }
+
+    /** A step of the site's own stands after the one it names, or first. */
+    private static void insert(List<StepText> steps, ProcedureAddition addition) {
+        StepText own = new StepText(
+                "site-" + addition.id(),
+                addition.text(),
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null);
+        steps.add(after(steps, addition), own);
+    }
+
+    private static int after(List<StepText> steps, ProcedureAddition addition) {
+        for (int i = 0; i < steps.size(); i++) {
+            if (steps.get(i).id().equals(addition.afterStep())) {
+                return i + 1;
+            }
+        }
+        return 0;
+    }
+
+    private static void caution(List<StepText> steps, ProcedureAddition addition) {
+        int at = Math.max(0, after(steps, addition) - 1);
+        StepText step = steps.get(at);
+        String why = step.why() == null ? addition.text() : step.why() + " " + addition.text();
+        steps.set(
+                at,
+                new StepText(
+                        step.id(),
+                        step.text(),
+                        why,
+                        step.picture(),
+                        step.photos(),
+                        step.skip(),
+                        step.hold(),
+                        step.waitMinutes(),
+                        step.measure(),
+                        step.choose(),
+                        step.write(),
+                        step.rows(),
+                        step.signOff()));
+    }
+}

@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.web.procedures;
+
+import org.jspecify.annotations.NullMarked;

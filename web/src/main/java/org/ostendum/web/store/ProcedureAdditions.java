@@ -1,0 +1,79 @@
+package org.ostendum.web.store;
+
+import static org.jooq.impl.DSL.noCondition;
+import static org.ostendum.web.store.jooq.Tables.PERSON;
+import static org.ostendum.web.store.jooq.Tables.PROCEDURE_ADDITION;
+
+import java.time.Clock;
+import java.util.List;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Repository;
+
+/** The site's own steps, cautions and references. Taken out, they stay on record. */
+@Repository
+public class ProcedureAdditions {
+    private final DSLContext sql;
+    private final Clock clock;
+
+    ProcedureAdditions(DSLContext sql, Clock clock) {
+        this.sql = sql;
+        this.clock = clock;
+    }
+
+    /** @return those in force, in the order they were added */
+    public List<ProcedureAddition> inForce(String procedureId) {
+        return fetch(PROCEDURE_ADDITION.PROCEDURE_ID.eq(procedureId).and(PROCEDURE_ADDITION.ENDED_AT.isNull()));
+    }
+
+    public List<ProcedureAddition> ever(String procedureId) {
+        return fetch(PROCEDURE_ADDITION.PROCEDURE_ID.eq(procedureId));
+    }
+
+    private List<ProcedureAddition> fetch(Condition condition) {
+        return sql.select(PROCEDURE_ADDITION.fields())
+                .select(PERSON.NAME)
+                .from(PROCEDURE_ADDITION)
+                .join(PERSON)
+                .on(PERSON.ID.eq(PROCEDURE_ADDITION.ADDED_BY))
+                .where(noCondition().and(condition))
+                .orderBy(PROCEDURE_ADDITION.ID)
+                .fetch(r -> new ProcedureAddition(
+                        r.get(PROCEDURE_ADDITION.ID),
+                        r.get(PROCEDURE_ADDITION.PROCEDURE_ID),
+                        ProcedureAddition.Kind.valueOf(r.get(PROCEDURE_ADDITION.KIND)),
+                        r.get(PROCEDURE_ADDITION.AFTER_STEP),
+                        r.get(PROCEDURE_ADDITION.TEXT),
+                        r.get(PROCEDURE_ADDITION.REASON),
+                        r.get(PROCEDURE_ADDITION.ADDED_AT),
+                        r.get(PERSON.NAME),
+                        r.get(PROCEDURE_ADDITION.ENDED_AT)));
+    }
+
+    public void add(
+            String procedureId,
+            ProcedureAddition.Kind kind,
+            @Nullable String afterStep,
+            String text,
+            String reason,
+            long personId) {
+        sql.insertInto(PROCEDURE_ADDITION)
+                .set(PROCEDURE_ADDITION.PROCEDURE_ID, procedureId)
+                .set(PROCEDURE_ADDITION.KIND, kind.name())
+                .set(PROCEDURE_ADDITION.AFTER_STEP, afterStep)
+                .set(PROCEDURE_ADDITION.TEXT, text)
+                .set(PROCEDURE_ADDITION.REASON, reason)
+                .set(PROCEDURE_ADDITION.ADDED_AT, clock.instant())
+                .set(PROCEDURE_ADDITION.ADDED_BY, personId)
+                .execute();
+    }
+
+    public void end(long id, long personId) {
+        sql.update(PROCEDURE_ADDITION)
+                .set(PROCEDURE_ADDITION.ENDED_AT, clock.instant())
+                .set(PROCEDURE_ADDITION.ENDED_BY, personId)
+                .where(PROCEDURE_ADDITION.ID.eq(id).and(PROCEDURE_ADDITION.ENDED_AT.isNull()))
+                .execute();
+    }
+}
