@@ -31,3 +31,27 @@
     }
   });
 })();
+
+// The first-aid card opens over any page, fetched ahead so that it is there when the network is not.
+(() => {
+  const dialog = document.getElementById("aid");
+  const card = document.getElementById("aid-card");
+  const link = document.getElementById("acid");
+  const print = document.getElementById("print");
+  if (print) {
+    print.hidden = false;
+    print.addEventListener("click", () => window.print());
+    return;
+  }
+  fetch("/first-aid/card")
+    .then((answer) => (answer.ok ? answer.text() : ""))
+    .then((text) => {
+      card.innerHTML = text;
+    })
+    .catch(() => {});
+  link.addEventListener("click", (e) => {
+    if (!card.children.length) return;
+    e.preventDefault();
+    dialog.showModal();
+  });
+})();

@@ -30,7 +30,7 @@ create table if not exists job_event (
   id bigint not null auto_increment,
   job_id bigint not null,
   seq int not null,
-  client_key char(36) not null,
+  client_key varchar(80) not null,
   happened_at datetime(6) not null,
   person_id bigint not null,
   kind varchar(16) not null,

@@ -1,5 +1,6 @@
 package org.ostendum.web.battery;
 
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -14,6 +15,7 @@ import org.ostendum.core.next.NextThing;
 import org.ostendum.core.next.NextThings;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.StateOfCharge;
+import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.web.draw.BatteryDrawing;
 import org.ostendum.web.draw.BatteryPlotter;
@@ -65,6 +67,7 @@ class BatteryDesk {
      * @param trend null where no gravity is on record
      * @param charge state of charge by the newest round's gravity, null where that says nothing about now
      * @param open a round being taken, null for none
+     * @param isYoung whether it came into service within a year, so that all its cycles are on record
      */
     record BatteryView(
             Battery battery,
@@ -79,10 +82,24 @@ class BatteryDesk {
             @Nullable StateOfCharge charge,
             @Nullable OpenRound open,
             List<LedgerLine> lines,
-            int cycles) {
+            int cycles,
+            boolean isYoung) {
 
         public Verdict verdict() {
             return state.verdict();
+        }
+
+        /** Whether it is still in its first cycles: {@code commission.break-in}. */
+        public boolean breakingIn() {
+            return isYoung && cycles < breakInCycles();
+        }
+
+        public int breakInCycles() {
+            return rules.count(RuleKey.BREAK_IN_CYCLES);
+        }
+
+        public int breakInDepth() {
+            return rules.value(RuleKey.BREAK_IN_DEPTH).intValue();
         }
 
         public Celsius reference() {
@@ -138,7 +155,9 @@ class BatteryDesk {
                 ledger.ofBattery(battery.id(), null, LINES_TOLD).stream()
                         .map(entry -> LedgerLine.of(entry, words))
                         .toList(),
-                ledger.cycles(battery.id()));
+                ledger.cycles(battery.id()),
+                battery.inServiceOn()
+                        .isAfter(LocalDate.ofInstant(bench.instant(), zone).minusYears(1)));
     }
 
     private @Nullable TrendDrawing trend(

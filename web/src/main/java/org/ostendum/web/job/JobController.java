@@ -34,6 +34,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class JobController {
     private static final int MOST_PHOTOS = 12;
+    private static final int LONGEST_KEY = 80;
 
     private final Jobs jobs;
     private final JobDesk desk;
@@ -72,11 +73,7 @@ class JobController {
             Model page,
             RedirectAttributes flash) {
         Job job = find(id);
-        Said said = new Said(
-                fields.getOrDefault("key", UUID.randomUUID().toString()),
-                kind(kind),
-                fields.getOrDefault("about", ""),
-                fields);
+        Said said = new Said(key(fields.get("key")), kind(kind), fields.getOrDefault("about", ""), fields);
         Answer answer = running.take(id, said, person, words);
         if (answer instanceof Answer.Refused refused) {
             return Faults.page(
@@ -86,6 +83,13 @@ class JobController {
             flash.addFlashAttribute("lost", said.value());
         }
         return "redirect:/jobs/" + id;
+    }
+
+    /** A key that is none, or longer than any page of ours sends, counts as a form sent for the first time. */
+    private static String key(@Nullable String sent) {
+        return sent == null || sent.isBlank() || sent.length() > LONGEST_KEY
+                ? UUID.randomUUID().toString()
+                : sent;
     }
 
     private static RunEvent.Kind kind(String name) {

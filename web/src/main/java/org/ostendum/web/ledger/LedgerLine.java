@@ -59,6 +59,9 @@ public record LedgerLine(
         if (!main.isEmpty()) {
             parts.add(main);
         }
+        for (JsonNode held : payload.path("held")) {
+            parts.add(held.asString());
+        }
         if (payload.has("title")) {
             parts.addAll(job(payload, words));
         }
@@ -103,7 +106,12 @@ public record LedgerLine(
                 entry.quantity() == null ? "" : words.volume(entry.quantity().doubleValue());
             case CHARGE_END, DISCHARGE -> amount("line.amp-hours", entry, words);
             case EQUALISE_END -> amount("line.hours", entry, words);
-            case ADDED, CHARGE_START, WASH, NOTE, JOB, VOLTAGE -> "";
+            case VOLTAGE ->
+                words.text(
+                        "line.volts",
+                        payload.path("read").asInt(),
+                        words.text("Load." + payload.path("load").asString()));
+            case ADDED, CHARGE_START, WASH, NOTE, JOB -> "";
         };
     }
 

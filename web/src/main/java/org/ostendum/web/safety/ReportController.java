@@ -2,7 +2,9 @@ package org.ostendum.web.safety;
 
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.HashMap;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.web.page.Faults;
@@ -42,18 +44,19 @@ class ReportController {
     @GetMapping("/jobs/{id}/report")
     String report(@PathVariable long id, Words words, Model page) {
         Optional<Incident> known = incidents.ofJob(id);
-        TypedForm form = known.map(i -> TypedForm.of(
-                        words,
-                        "cause",
-                        i.cause(),
-                        "corrective",
-                        i.corrective(),
-                        "prevention",
-                        i.prevention(),
-                        "kit",
-                        i.kitRefilledOn() == null ? "" : i.kitRefilledOn().toString()))
-                .orElseGet(() -> TypedForm.of(words));
-        return show(job(id), known.orElse(null), form, page);
+        return show(job(id), known.orElse(null), new TypedForm(told(known), words), page);
+    }
+
+    /** What a report on record says, for the form. */
+    private static Map<String, String> told(Optional<Incident> known) {
+        Map<String, String> told = new HashMap<>();
+        known.ifPresent(i -> {
+            told.put("cause", i.cause());
+            told.put("corrective", i.corrective());
+            told.put("prevention", i.prevention());
+            told.put("kit", Objects.toString(i.kitRefilledOn(), ""));
+        });
+        return told;
     }
 
     private String show(Job job, @Nullable Incident incident, TypedForm form, Model page) {
@@ -101,6 +104,7 @@ class ReportController {
             Model page,
             RedirectAttributes flash) {
         Job job = job(id);
+        typed.putAll(told(incidents.ofJob(id)));
         TypedForm form = new TypedForm(typed, words);
         String review = form.text("review", LONGEST);
         if (form.isSound() && !incidents.close(id, review, person.id())) {

@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.YearMonth;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
@@ -16,6 +17,7 @@ import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.quantity.GravityDifference;
 import org.ostendum.core.quantity.SpecificGravity;
+import org.ostendum.core.quantity.Volts;
 import org.ostendum.web.store.Person;
 import org.springframework.context.MessageSource;
 import org.springframework.web.util.HtmlUtils;
@@ -120,6 +122,16 @@ public final class Words {
         return person.fahrenheit()
                 ? String.format(Locale.ROOT, "%.0f", celsius.fahrenheit())
                 : decimal(BigDecimal.valueOf(celsius.tenths(), 1));
+    }
+
+    /** "8.48 V". */
+    public String volts(Volts volts) {
+        return String.format(locale, "%.2f V", volts.volts());
+    }
+
+    /** "Mar 2026". */
+    public String month(YearMonth month) {
+        return month.format(DateTimeFormatter.ofPattern("MMM yyyy", locale));
     }
 
     public String volume(double millilitres) {

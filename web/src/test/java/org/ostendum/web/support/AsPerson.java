@@ -7,6 +7,7 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.AbstractMockHttpServletRequestBuilder;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 
 /**
@@ -27,7 +28,7 @@ public record AsPerson(MockMvc mvc, String login, String role) {
         return new AsPerson(mvc, "oskar", "SAFETY");
     }
 
-    public MockHttpServletResponse ask(MockHttpServletRequestBuilder request) throws Exception {
+    public MockHttpServletResponse ask(AbstractMockHttpServletRequestBuilder<?> request) throws Exception {
         return mvc.perform(request.with(user(login).roles(role)).with(csrf()))
                 .andReturn()
                 .getResponse();

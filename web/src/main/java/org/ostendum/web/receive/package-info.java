@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.web.receive;
+
+import org.jspecify.annotations.NullMarked;

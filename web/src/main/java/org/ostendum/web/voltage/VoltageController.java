@@ -1,0 +1,93 @@
+package org.ostendum.web.voltage;
+
+import java.util.Map;
+import java.util.TreeMap;
+import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.quantity.Volts;
+import org.ostendum.core.voltage.VoltageRound.Load;
+import org.ostendum.web.page.Faults;
+import org.ostendum.web.page.NotFound;
+import org.ostendum.web.page.TypedForm;
+import org.ostendum.web.store.Batteries;
+import org.ostendum.web.store.Battery;
+import org.ostendum.web.store.Person;
+import org.ostendum.web.words.Words;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Voltages by cell or block, at rest and under load, where they stand. */
+@Controller
+class VoltageController {
+    /** Volts a cell can show, turned round or on charge. */
+    private static final double MOST_PER_CELL = 3;
+
+    private final Batteries batteries;
+    private final VoltageDesk desk;
+
+    VoltageController(Batteries batteries, VoltageDesk desk) {
+        this.batteries = batteries;
+        this.desk = desk;
+    }
+
+    @GetMapping("/batteries/{code}/volts")
+    String volts(@PathVariable String code, Words words, Model page) {
+        return show(battery(code), TypedForm.of(words, "load", Load.REST.name()), page);
+    }
+
+    private String show(Battery battery, TypedForm form, Model page) {
+        page.addAttribute("place", "fleet");
+        page.addAttribute("battery", battery);
+        page.addAttribute("rows", VoltageDesk.rows(battery.type().model().layout()));
+        page.addAttribute("rest", desk.last(battery, Load.REST).orElse(null));
+        page.addAttribute("load", desk.last(battery, Load.LOAD).orElse(null));
+        page.addAttribute("loads", Load.values());
+        page.addAttribute("form", form);
+        page.addAttribute("faults", form.faults());
+        return "voltage/volts";
+    }
+
+    @PostMapping("/batteries/{code}/volts")
+    Object keep(
+            @PathVariable String code,
+            @RequestParam Map<String, String> typed,
+            Person person,
+            Words words,
+            Model page,
+            RedirectAttributes flash) {
+        Battery battery = battery(code);
+        TypedForm form = new TypedForm(typed, words);
+        Load load = form.choice("load", Load.class).orElse(Load.REST);
+        Map<Integer, Volts> byPlace = read(form, battery.type().model());
+        if (byPlace.isEmpty() && form.isSound()) {
+            form.fault("v1", "volts.fault.none");
+        }
+        if (!form.isSound()) {
+            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(battery, form, page), page);
+        }
+        desk.keep(battery, load, byPlace, person, words);
+        flash.addFlashAttribute("told", words.text("volts.kept", byPlace.size()));
+        return "redirect:/batteries/" + battery.code() + "/volts";
+    }
+
+    private static Map<Integer, Volts> read(TypedForm form, BatteryModel model) {
+        double most = MOST_PER_CELL * model.layout().cellsPerCase();
+        Map<Integer, Volts> byPlace = new TreeMap<>();
+        for (int place = 1; place <= model.layout().cases().size(); place++) {
+            String field = "v" + place;
+            if (!form.get(field).isEmpty()) {
+                byPlace.put(place, Volts.of(form.number(field, -most, most)));
+            }
+        }
+        return byPlace;
+    }
+
+    private Battery battery(String code) {
+        return batteries.byCode(code).orElseThrow(() -> new NotFound("battery " + code));
+    }
+}

@@ -1,0 +1,148 @@
+package org.ostendum.web.voltage;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.battery.CasePlace;
+import org.ostendum.core.battery.CellLayout;
+import org.ostendum.core.judge.Finding;
+import org.ostendum.core.judge.Gravities;
+import org.ostendum.core.measure.Happenings;
+import org.ostendum.core.quantity.CorrectedGravity;
+import org.ostendum.core.quantity.Volts;
+import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.voltage.VoltageCase;
+import org.ostendum.core.voltage.VoltageJudge;
+import org.ostendum.core.voltage.VoltageRound;
+import org.ostendum.core.voltage.VoltageRound.Load;
+import org.ostendum.web.judgement.Bench;
+import org.ostendum.web.judgement.Logbook;
+import org.ostendum.web.store.Battery;
+import org.ostendum.web.store.BatteryState;
+import org.ostendum.web.store.ClosedRound;
+import org.ostendum.web.store.EntryKind;
+import org.ostendum.web.store.NewEntry;
+import org.ostendum.web.store.Payload;
+import org.ostendum.web.store.Person;
+import org.ostendum.web.store.Rounds;
+import org.ostendum.web.store.Voltages;
+import org.ostendum.web.words.Words;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Judges voltages and keeps them with what was held of them. */
+@Service
+class VoltageDesk {
+    private final Voltages voltages;
+    private final Rounds rounds;
+    private final Bench bench;
+    private final Logbook logbook;
+
+    VoltageDesk(Voltages voltages, Rounds rounds, Bench bench, Logbook logbook) {
+        this.voltages = voltages;
+        this.rounds = rounds;
+        this.bench = bench;
+        this.logbook = logbook;
+    }
+
+    /** One place of the tray or pack in its row; 0 for an empty place. */
+    record Place(int number, String arrow) {}
+
+    /**
+     * What was last read in one state.
+     *
+     * @param suspects places something is held against
+     * @param percent state of charge by the rest voltage; null under load
+     */
+    record Read(VoltageRound round, List<Finding> findings, List<Integer> suspects, @Nullable Integer percent) {}
+
+    /** The places as they lie in front of the technician, back row first. */
+    static List<List<Place>> rows(CellLayout layout) {
+        List<List<Place>> rows = new ArrayList<>();
+        for (int row = 0; row < layout.rows(); row++) {
+            List<Place> places = new ArrayList<>();
+            for (int column = 0; column < layout.columns(); column++) {
+                places.add(place(layout, row, column));
+            }
+            rows.add(places);
+        }
+        return rows;
+    }
+
+    private static Place place(CellLayout layout, int row, int column) {
+        return layout.cases().stream()
+                .filter(c -> c.row() == row && c.column() == column)
+                .findFirst()
+                .map(c -> new Place(c.number(), arrow(layout, c)))
+                .orElse(new Place(0, ""));
+    }
+
+    private static String arrow(CellLayout layout, CasePlace place) {
+        return layout.isPack()
+                ? switch (place.facing()) {
+                    case RIGHT -> "+ → −";
+                    case LEFT -> "− ← +";
+                    case FRONT -> "+ ↓ −";
+                    case BACK -> "− ↑ +";
+                }
+                : "";
+    }
+
+    Optional<Read> last(Battery battery, Load load) {
+        return voltages.last(battery.id(), load).map(round -> read(battery, round));
+    }
+
+    private Read read(Battery battery, VoltageRound round) {
+        VoltageCase asked = caseOf(battery, round);
+        List<Finding> findings = VoltageJudge.judge(asked);
+        List<Integer> suspects = findings.stream()
+                .flatMap(f -> f.evidence().stream())
+                .filter(e -> e.name().equals("place"))
+                .map(e -> (Integer) e.value())
+                .toList();
+        Integer percent = round.load() == Load.REST && !round.byPlace().isEmpty()
+                ? (Integer) VoltageJudge.charge(asked).percent()
+                : null;
+        return new Read(round, findings, suspects, percent);
+    }
+
+    private VoltageCase caseOf(Battery battery, VoltageRound round) {
+        BatteryState state = bench.stateOf(battery);
+        Rules rules = bench.rulesFor(battery);
+        return new VoltageCase(
+                battery.type().model(), rules, round, state.happenings(), gravity(battery, state, rules));
+    }
+
+    /** The newest sound gravity, where neither work nor charge has changed it since. */
+    private @Nullable CorrectedGravity gravity(Battery battery, BatteryState state, Rules rules) {
+        List<ClosedRound> newest = rounds.history(battery.id(), 1);
+        if (newest.isEmpty() || !newest.get(0).past().isSound()) {
+            return null;
+        }
+        var round = newest.get(0).past().round();
+        Happenings since = state.happenings();
+        boolean changed = Happenings.follows(since.discharge(), round.takenAt())
+                || Happenings.follows(since.filled(), round.takenAt())
+                || Happenings.follows(since.chargeStart(), round.takenAt());
+        Gravities gravities = Gravities.of(round, rules.temperatureCorrection());
+        return changed || gravities.isEmpty() ? null : gravities.median();
+    }
+
+    @Transactional
+    public void keep(Battery battery, Load load, Map<Integer, Volts> byPlace, Person person, Words words) {
+        VoltageRound round = new VoltageRound(words.now(), load, new HashMap<>(byPlace));
+        List<Finding> findings = VoltageJudge.judge(caseOf(battery, round));
+        var payload = Payload.object().put("load", load.name()).put("read", byPlace.size());
+        var held = payload.putArray("held");
+        findings.forEach(f -> held.add(words.say(f.sentence())));
+        long line = logbook.write(
+                        battery,
+                        List.of(new NewEntry(
+                                EntryKind.VOLTAGE, words.now(), person.id(), null, null, null, payload.toString())))
+                .get(0);
+        voltages.keep(line, byPlace);
+    }
+}

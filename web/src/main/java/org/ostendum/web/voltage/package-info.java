@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.web.voltage;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.web.wiring;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,190 @@
+package org.ostendum.web.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.support.ui.WebDriverWait;
+import org.ostendum.web.store.Batteries;
+import org.ostendum.web.store.EntryKind;
+import org.ostendum.web.store.Jobs;
+import org.ostendum.web.store.Ledger;
+import org.ostendum.web.support.Application;
+import org.ostendum.web.support.Browser;
+import org.ostendum.web.support.HouseTest;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+class JobsInTheBrowserTest extends HouseTest {
+    @LocalServerPort
+    private int port;
+
+    @Value("${spring.datasource.url}")
+    private String databaseUrl;
+
+    @Autowired
+    private Batteries batteries;
+
+    @Autowired
+    private Ledger ledger;
+
+    @Autowired
+    private Jobs jobs;
+
+    private Browser browser;
+
+    @BeforeEach
+    void open() {
+        browser = new Browser(port, 1280, 800);
+    }
+
+    @AfterEach
+    void close() {
+        browser.close();
+    }
+
+    private void press(String text) {
+        browser.driver().findElements(By.cssSelector("main button, aside button, main a, aside a")).stream()
+                .filter(b -> b.isDisplayed() && b.getText().strip().equalsIgnoreCase(text))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError("No “" + text + "” on\n" + browser.text("main")))
+                .click();
+    }
+
+    private void at(String step) {
+        browser.awaitText(".now-step h2", step);
+    }
+
+    /** A shut gate leads to the job that opens it, and opens. */
+    @Test
+    void waterAfterACharge() {
+        browser.signIn("tom");
+        browser.go("/batteries/T-21/jobs/water");
+        browser.awaitText(".slate .verdict", "water would overflow");
+        press("Open it by: Put on charge");
+        press("Begin");
+        at("Are the plates covered");
+        press("Covered, not topped up");
+        at("Are case, cables");
+        press("Whole");
+        at("Open the lid");
+        press("Caps on, lid or compartment open, nothing metal on top");
+        at("Do voltage and connector");
+        press("They agree");
+        at("Charger off, then plug in");
+        press("The charger is off");
+        at("Does it start");
+        press("It starts");
+        press("End the job and write it down");
+        browser.awaitText(".now-step h2", "written down");
+        browser.go("/batteries/T-21/jobs/finish-charge");
+        press("Begin");
+        press("Voltage has not risen for two hours");
+        browser.await("#value").sendKeys("402" + Keys.ENTER);
+        browser.awaitText(".now-step h2", "Electrolyte temperature");
+        browser.await("#value").sendKeys("29,5" + Keys.ENTER);
+        at("Charger off, then unplug");
+        press("The charger is off");
+        at("Leave caps and lid open");
+        press("Done");
+        press("End the job and write it down");
+        browser.awaitText(".now-step h2", "written down");
+        browser.go("/batteries/T-21/jobs/water");
+        browser.awaitText(".slate .verdict", "you can begin");
+        assertThat(browser.text("main .wear")).contains("face shield", "apron");
+    }
+
+    /** A lead goes through a gate; it shows until it is seen. */
+    @Test
+    void anOverrideIsSeenAndAcknowledged() {
+        browser.signIn("maud");
+        browser.go("/batteries/T-10/jobs/water");
+        browser.find(".slate details summary").click();
+        browser.find("#reason").sendKeys("maker’s man asked for it, he stands here");
+        press("Begin in spite of it");
+        browser.awaitText("aside", "was gone through by Maud Ferrow");
+        browser.go("/jobs");
+        browser.awaitText("aside", "he stands here");
+        press("I have seen it");
+        browser.awaitText("aside .verdict", "Nobody went through");
+    }
+
+    /** The first charge that is under way in the demo, to its end. */
+    @Test
+    void aCommissioningChargeComesToItsEnd() {
+        long job = jobs.open().stream()
+                .filter(j -> j.procedureId().equals("commission-dry"))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        browser.signIn("priya");
+        browser.go("/jobs/" + job);
+        browser.awaitText(".now-step", "Ah are still to go in");
+        press("End the first charge");
+        browser.awaitText(".fault", "Not yet");
+        browser.find("#volts").sendKeys("14.9");
+        browser.find("#amps").sendKeys("3.5");
+        browser.find("#temperature").sendKeys("99");
+        browser.find("#gravity").sendKeys("281");
+        press("Write the row");
+        browser.awaitText(".field .fault", "-40 to 80");
+        assertThat(browser.find("#gravity").getDomAttribute("value")).isEqualTo("281");
+        browser.find("#temperature").clear();
+        browser.find("#temperature").sendKeys("34");
+        press("Write the row");
+        browser.awaitText(".now-step table", "1.28");
+        press("It is above the temperature limit.");
+        browser.awaitText(".now-step", "Let it cool");
+        browser.find("#resume-reason").sendKeys("cooled to 36");
+        press("Go on with the job");
+        browser.awaitText(".now-step", "Write the row");
+        assertThat(jobs.byId(job).orElseThrow().isOpen()).isTrue();
+    }
+
+    @Test
+    void theFirstAidCardOpensWithTheNetworkDown() {
+        browser.signIn("vera");
+        browser.go("/fleet");
+        browser.await("#aid-card h1");
+        browser.offline(true);
+        browser.find("#acid").click();
+        browser.awaitText("#aid[open] h1", "Water first");
+        browser.offline(false);
+    }
+
+    /** Killed in the middle of a job: every confirmed step is there, and the clock has run on. */
+    @Test
+    void aJobGoesOnAfterTheApplicationWasKilled() throws Exception {
+        try (Application application = new Application(databaseUrl);
+                Browser other = new Browser(application.port(), 390, 844)) {
+            other.signIn("ines");
+            other.go("/batteries/T-08/jobs/inspect-daily");
+            other.find("button.action").click();
+            other.await(".now-step button").click();
+            other.awaitText(".now-step h2", "Look at the case");
+            other.find(".answer").click();
+            other.awaitText(".now-step h2", "Look at every post");
+            String address = other.driver().getCurrentUrl();
+            application.kill();
+            application.start();
+            other.driver().get(address);
+            other.awaitText(".now-step h2", "Look at every post");
+            assertThat(other.text(".way")).contains("Sound and dry", "key off, brake set");
+            for (int i = 0; i < 5; i++) {
+                String was = other.text(".now-step h2");
+                other.find(".answer").click();
+                new WebDriverWait(other.driver(), Duration.ofSeconds(15))
+                        .until(d -> !other.text(".now-step h2").equals(was));
+            }
+            other.find(".now-step button").click();
+            other.awaitText(".now-step h2", "written down");
+            long id = batteries.byCode("T-08").orElseThrow().id();
+            assertThat(ledger.ofBattery(id, null, 1).get(0).kind()).isEqualTo(EntryKind.JOB);
+        }
+    }
+}
