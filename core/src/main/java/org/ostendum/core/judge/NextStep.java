@@ -12,5 +12,6 @@ public enum NextStep {
     DRAW_OFF,
     TEST_CAPACITY,
     TAKE_ROUND,
+    WASH,
     NONE
 }

@@ -19,6 +19,7 @@ import org.ostendum.core.rulebook.Rules;
  * @param lastRound when its last round was taken; null for none
  * @param findings of the verdict after that round, worst first
  * @param happenings up to now
+ * @param washed when its top was last washed; null where nothing is on record
  */
 public record BatteryNow(
         String code,
@@ -28,7 +29,8 @@ public record BatteryNow(
         Rules rules,
         @Nullable Instant lastRound,
         List<Finding> findings,
-        Happenings happenings) {
+        Happenings happenings,
+        @Nullable Instant washed) {
 
     public BatteryNow {
         findings = List.copyOf(findings);

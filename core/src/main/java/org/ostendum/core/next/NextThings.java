@@ -35,6 +35,7 @@ public final class NextThings {
         if (battery.hasCaps() && !taken.contains(NextStep.WATER) && !taken.contains(NextStep.COVER_PLATES)) {
             waterDue(battery, now).ifPresent(things::add);
         }
+        washDue(battery, now).ifPresent(things::add);
         things.sort(NextThing.MOST_URGENT);
         return things;
     }
@@ -104,6 +105,19 @@ public final class NextThings {
                         interval.toDays())));
     }
 
+    private static Optional<NextThing> washDue(BatteryNow battery, Instant now) {
+        if (battery.washed() == null) {
+            return Optional.empty();
+        }
+        Duration interval = battery.rules().duration(RuleKey.WASH_INTERVAL);
+        long age = days(battery.washed(), now);
+        long over = age - interval.toDays();
+        return over < 0
+                ? Optional.empty()
+                : Optional.of(scheduled(
+                        battery, NextStep.WASH, over, Message.of("next.wash.due", (int) age, (int) interval.toDays())));
+    }
+
     private static NextThing scheduled(BatteryNow battery, NextStep step, long over, Message reason) {
         return new NextThing(
                 battery.code(),
@@ -125,6 +139,7 @@ public final class NextThings {
             case TAKE_ROUND, READ_AGAIN, READ_AFTER_EQUALISE -> 3 + cells / 4;
             case WATER, COVER_PLATES, DRAW_OFF -> 3 + cells / 6;
             case CHARGE, EQUALISE -> 5;
+            case WASH -> 15;
             case TEST_CAPACITY -> 30;
             case REPAIR_CELL -> 120;
             case NONE -> 0;

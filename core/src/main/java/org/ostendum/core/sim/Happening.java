@@ -14,6 +14,7 @@ public record Happening(Instant at, Kind kind, double quantity) {
         CHARGE_END,
         DISCHARGE,
         WATER,
-        EQUALISE_END
+        EQUALISE_END,
+        WASH
     }
 }

@@ -41,7 +41,15 @@ class NextThingsTest {
 
     private static List<NextStep> steps(Happenings happenings, int lastRound, Finding... findings) {
         BatteryNow battery = new BatteryNow(
-                "T-1", Duty.MOTIVE, true, 18, Rules.standard(), daysAgo(lastRound), List.of(findings), happenings);
+                "T-1",
+                Duty.MOTIVE,
+                true,
+                18,
+                Rules.standard(),
+                daysAgo(lastRound),
+                List.of(findings),
+                happenings,
+                null);
         return NextThings.of(battery, NOW).stream().map(NextThing::step).toList();
     }
 
@@ -80,5 +88,22 @@ class NextThingsTest {
                 new NextThing("A", NextStep.TAKE_ROUND, Severity.WATCH, Message.of("j"), Message.of("r"), 30, 5);
         assertThat(List.of(round, stop, late).stream().sorted(NextThing.MOST_URGENT))
                 .containsExactly(stop, late, round);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"364, false", "365, true"})
+    void aTopIsWashedEachYear(int washed, boolean due) {
+        BatteryNow battery = new BatteryNow(
+                "T-1",
+                Duty.MOTIVE,
+                true,
+                18,
+                Rules.standard(),
+                daysAgo(1),
+                List.of(),
+                Happenings.NOTHING,
+                daysAgo(washed));
+        assertThat(NextThings.of(battery, NOW).stream().map(NextThing::step).toList())
+                .isEqualTo(due ? List.of(NextStep.WASH) : List.of());
     }
 }

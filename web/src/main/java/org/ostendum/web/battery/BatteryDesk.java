@@ -114,6 +114,7 @@ class BatteryDesk {
                         case CHARGE -> EntryKind.CHARGE_END;
                         case EQUALISE -> EntryKind.EQUALISE_END;
                         case WATER, COVER_PLATES -> EntryKind.WATER;
+                        case WASH -> EntryKind.WASH;
                         default -> null;
                     };
         }

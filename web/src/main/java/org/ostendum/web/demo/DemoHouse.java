@@ -8,6 +8,7 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.Iterator;
 import java.util.List;
@@ -230,10 +231,22 @@ public class DemoHouse implements ApplicationRunner {
                 List.of(NewEntry.of(EntryKind.ADDED, firstMorning, worker, null, "Taken over from the paper log.")));
         Life life =
                 SimulatedBattery.live(battery.type().model(), one.habits(), one.stories(), firstMorning, DAYS, seed);
-        tell(battery, life, worker);
+        tell(battery, washed(life, one, firstMorning, seed), worker);
         sinceThen(battery, one, lastDay, today, worker);
         past.moveTo(now);
         bench.refresh(battery);
+    }
+
+    /** Each was washed once in the year; two of them so long ago that it is due again. */
+    private static Life washed(Life life, OneBattery one, Instant firstMorning, long seed) {
+        boolean due = one.code().equals("T-25") || one.code().equals("G-08");
+        Instant at = firstMorning
+                .plus(Duration.ofDays(due ? 0 : 10 + seed * 37 % 330))
+                .plus(Duration.ofHours(1));
+        List<Happening> happenings = new ArrayList<>(life.happenings());
+        happenings.add(new Happening(at, Happening.Kind.WASH, 0));
+        happenings.sort(Comparator.comparing(Happening::at));
+        return new Life(happenings, life.rounds());
     }
 
     /** Writes happenings and rounds down in the order of time. */

@@ -10,6 +10,7 @@ import org.ostendum.core.battery.LayoutText;
 import org.ostendum.core.battery.TrayPattern;
 import org.ostendum.core.measure.Colour;
 import org.ostendum.core.quantity.AmpHours;
+import org.ostendum.core.receive.DateScheme;
 import org.ostendum.core.sim.Habits;
 import org.ostendum.core.sim.Story;
 import org.ostendum.web.store.MachineKind;
@@ -90,7 +91,7 @@ final class Lanternmoor {
                 AmpHours.of(ampHours),
                 6,
                 GravityMarks.usualFor(Duty.MOTIVE));
-        return new StoredModel(0, model, maker, 12, SPLIT_RING, weight, cablesLeft);
+        return new StoredModel(0, model, maker, 12, SPLIT_RING, weight, cablesLeft, DateScheme.LETTER_DIGIT, 250);
     }
 
     private static StoredModel pack(String code, String layout, int cellsPerBlock, int ampHours, int weight) {
@@ -102,7 +103,8 @@ final class Lanternmoor {
                 AmpHours.of(ampHours),
                 20,
                 GravityMarks.usualFor(Duty.DEEP_CYCLE));
-        return new StoredModel(0, model, "Tarnfield", 6, ABOVE_SHIELD, weight, false);
+        return new StoredModel(
+                0, model, "Tarnfield", 6, ABOVE_SHIELD, weight, false, DateScheme.LETTER_DIGIT_NO_I, 120);
     }
 
     private static StoredModel aircraft(String code, String layout, int ampHours, int weight) {
@@ -114,7 +116,7 @@ final class Lanternmoor {
                 AmpHours.of(ampHours),
                 1,
                 GravityMarks.usualFor(Duty.AIRCRAFT));
-        return new StoredModel(0, model, "Skyrow", 8, SPLIT_RING, weight, true);
+        return new StoredModel(0, model, "Skyrow", 8, SPLIT_RING, weight, true, DateScheme.MONTH_YEAR, 80);
     }
 
     /** A stand, its number of slots, and the chargers above them: cells 0 for none. */

@@ -102,7 +102,8 @@ public class JobDesk {
             List<RunEvent> overridden,
             List<Photos.PhotoName> pictures,
             List<Person> colleagues,
-            boolean trained) {
+            boolean trained,
+            @Nullable Double torque) {
         public Procedure procedure() {
             return run.procedure();
         }
@@ -136,7 +137,10 @@ public class JobDesk {
                 people.all().stream()
                         .filter(p -> p.active() && p.worksOnBatteries() && p.id() != person.id())
                         .toList(),
-                running.isTrained(run, person));
+                running.isTrained(run, person),
+                battery == null || battery.type().torqueTenths() == 0
+                        ? null
+                        : (Double) (battery.type().torqueTenths() / 10.0));
     }
 
     private static boolean isRows(@Nullable Step step, Task.Rows.Kind kind) {

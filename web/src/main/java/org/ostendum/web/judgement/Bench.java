@@ -22,6 +22,7 @@ import org.ostendum.core.rulebook.Rules;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.BatteryState;
 import org.ostendum.web.store.ClosedRound;
+import org.ostendum.web.store.EntryKind;
 import org.ostendum.web.store.Ledger;
 import org.ostendum.web.store.Rounds;
 import org.ostendum.web.store.RuleChanges;
@@ -78,7 +79,8 @@ public class Bench {
                 newest == null ? neverRead() : judge(battery, newest, history, book),
                 clock.instant(),
                 book.revision(),
-                ledger.happenings(battery.id(), clock.instant()));
+                ledger.happenings(battery.id(), clock.instant()),
+                ledger.last(battery.id(), EntryKind.WASH).orElse(null));
         states.keep(state);
         return state;
     }
@@ -130,7 +132,8 @@ public class Bench {
                 book.rulesFor(battery.type().id()),
                 state.roundTakenAt(),
                 state.verdict().findings(),
-                state.happenings());
+                state.happenings(),
+                state.washedAt());
     }
 
     public Rulebook rulebook() {

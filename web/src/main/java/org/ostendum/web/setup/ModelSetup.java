@@ -11,6 +11,7 @@ import org.ostendum.core.battery.GravityMarks;
 import org.ostendum.core.battery.LayoutFault;
 import org.ostendum.core.battery.LayoutText;
 import org.ostendum.core.quantity.AmpHours;
+import org.ostendum.core.receive.DateScheme;
 import org.ostendum.web.draw.BatteryPlotter;
 import org.ostendum.web.page.Faults;
 import org.ostendum.web.page.NotFound;
@@ -100,7 +101,11 @@ class ModelSetup {
                         "weight",
                         points(stored.weightKg()),
                         "cables",
-                        stored.cablesLeft() ? "left" : "right"),
+                        stored.cablesLeft() ? "left" : "right",
+                        "scheme",
+                        stored.dateScheme().name(),
+                        "torque",
+                        stored.torqueTenths() == 0 ? "" : String.valueOf(stored.torqueTenths() / 10.0)),
                 page);
     }
 
@@ -116,6 +121,7 @@ class ModelSetup {
         page.addAttribute("models", models.all());
         page.addAttribute("kinds", CellKind.values());
         page.addAttribute("duties", Duty.values());
+        page.addAttribute("schemes", DateScheme.values());
         if (stored != null) {
             page.addAttribute("d", BatteryPlotter.plot(stored.model().layout(), stored.cablesLeft(), 840, 300));
         }
@@ -170,13 +176,18 @@ class ModelSetup {
         int mark = form.whole("mark", 1, 100);
         String markWords = form.text("markWords", 160);
         int weight = form.whole("weight", 1, 5000);
+        DateScheme scheme = form.get("scheme").isEmpty()
+                ? DateScheme.LETTER_DIGIT
+                : form.choice("scheme", DateScheme.class).orElse(DateScheme.LETTER_DIGIT);
+        double torque = form.get("torque").isEmpty() ? 0 : form.number("torque", 1, 60);
         if (kind.isEmpty() || duty.isEmpty() || layout.isEmpty() || marks.isEmpty()) {
             return Optional.empty();
         }
         BatteryModel model =
                 new BatteryModel(code, kind.get(), duty.get(), layout.get(), AmpHours.of(capacity), rate, marks.get());
         boolean left = form.get("cables").equals("left");
-        return Optional.of(new StoredModel(id, model, maker, mark, markWords, weight, left));
+        return Optional.of(new StoredModel(
+                id, model, maker, mark, markWords, weight, left, scheme, (int) Math.round(torque * 10)));
     }
 
     private static Optional<CellLayout> layout(TypedForm form) {

@@ -9,6 +9,7 @@ import org.ostendum.core.measure.Happenings;
  * What is held of a battery now, derived from its ledger and rounds.
  *
  * @param roundId the round the verdict is about, null when it never had one
+ * @param washedAt when its top was last washed, null where nothing is on record
  * @param rulesRevision the Rulebook's revision at the verdict
  */
 public record BatteryState(
@@ -18,4 +19,5 @@ public record BatteryState(
         Verdict verdict,
         Instant judgedAt,
         long rulesRevision,
-        Happenings happenings) {}
+        Happenings happenings,
+        @Nullable Instant washedAt) {}

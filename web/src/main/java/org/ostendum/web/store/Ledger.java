@@ -16,6 +16,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
@@ -210,6 +211,15 @@ public class Ledger {
                         .and(LEDGER_ENTRY.KIND.in("CHARGE_END", "EQUALISE_END"))
                         .and(LEDGER_ENTRY.HAPPENED_AT.gt(after))
                         .and(LEDGER_ENTRY.HAPPENED_AT.le(upTo)));
+    }
+
+    /** @return when a thing of a kind last happened */
+    public Optional<Instant> last(long batteryId, EntryKind kind) {
+        return Optional.ofNullable(sql.select(max(LEDGER_ENTRY.HAPPENED_AT))
+                .from(LEDGER_ENTRY)
+                .where(LEDGER_ENTRY.BATTERY_ID.eq(batteryId).and(LEDGER_ENTRY.KIND.eq(kind.name())))
+                .fetchSingle()
+                .value1());
     }
 
     public int cycles(long batteryId) {

@@ -9,12 +9,14 @@ import java.util.Optional;
 import org.jooq.DSLContext;
 import org.jooq.Field;
 import org.jooq.Record;
+import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.battery.CellKind;
 import org.ostendum.core.battery.Duty;
 import org.ostendum.core.battery.GravityMarks;
 import org.ostendum.core.battery.LayoutText;
 import org.ostendum.core.quantity.AmpHours;
+import org.ostendum.core.receive.DateScheme;
 import org.springframework.stereotype.Repository;
 
 /** The battery models of the site. */
@@ -42,6 +44,7 @@ public class Models {
     public long add(StoredModel model) {
         return sql.insertInto(BATTERY_MODEL)
                 .set(columns(model))
+                .set(BATTERY_MODEL.POST_TORQUE_NM, torque(model))
                 .returningResult(BATTERY_MODEL.ID)
                 .fetchSingle()
                 .value1();
@@ -50,6 +53,7 @@ public class Models {
     public void change(StoredModel model) {
         sql.update(BATTERY_MODEL)
                 .set(columns(model))
+                .set(BATTERY_MODEL.POST_TORQUE_NM, torque(model))
                 .where(BATTERY_MODEL.ID.eq(model.id()))
                 .execute();
     }
@@ -77,7 +81,16 @@ public class Models {
                 Map.entry(BATTERY_MODEL.LEVEL_MARK_MM, (short) stored.levelMarkMm()),
                 Map.entry(BATTERY_MODEL.LEVEL_WORDS, stored.levelWords()),
                 Map.entry(BATTERY_MODEL.WEIGHT_KG, (short) stored.weightKg()),
-                Map.entry(BATTERY_MODEL.CABLE_SIDE, stored.cablesLeft() ? "LEFT" : "RIGHT"));
+                Map.entry(BATTERY_MODEL.CABLE_SIDE, stored.cablesLeft() ? "LEFT" : "RIGHT"),
+                Map.entry(BATTERY_MODEL.DATE_SCHEME, stored.dateScheme().name()));
+    }
+
+    private static @Nullable BigDecimal torque(StoredModel stored) {
+        return stored.torqueTenths() == 0 ? null : BigDecimal.valueOf(stored.torqueTenths(), 1);
+    }
+
+    private static int torqueTenths(@Nullable BigDecimal newtonMetres) {
+        return newtonMetres == null ? 0 : newtonMetres.movePointRight(1).intValue();
     }
 
     static StoredModel model(Record r) {
@@ -100,6 +113,8 @@ public class Models {
                 r.get(BATTERY_MODEL.LEVEL_MARK_MM),
                 r.get(BATTERY_MODEL.LEVEL_WORDS),
                 r.get(BATTERY_MODEL.WEIGHT_KG),
-                r.get(BATTERY_MODEL.CABLE_SIDE).equals("LEFT"));
+                r.get(BATTERY_MODEL.CABLE_SIDE).equals("LEFT"),
+                DateScheme.valueOf(r.get(BATTERY_MODEL.DATE_SCHEME)),
+                torqueTenths(r.get(BATTERY_MODEL.POST_TORQUE_NM)));
     }
 }

@@ -40,6 +40,7 @@ public class States {
         row.setChargeEndAt(happenings.chargeEnd());
         row.setEqualiseEndAt(happenings.equaliseEnd());
         row.setDischargeAt(happenings.discharge());
+        row.setWashAt(state.washedAt());
         row.setChargesSinceWater(happenings.chargesSinceWater());
         sql.insertInto(BATTERY_STATE).set(row).onDuplicateKeyUpdate().set(row).execute();
     }
@@ -58,6 +59,7 @@ public class States {
                         r.get(BATTERY_STATE.CHARGE_END_AT),
                         r.get(BATTERY_STATE.EQUALISE_END_AT),
                         r.get(BATTERY_STATE.DISCHARGE_AT),
-                        r.get(BATTERY_STATE.CHARGES_SINCE_WATER)));
+                        r.get(BATTERY_STATE.CHARGES_SINCE_WATER)),
+                r.get(BATTERY_STATE.WASH_AT));
     }
 }

@@ -1,6 +1,7 @@
 package org.ostendum.web.store;
 
 import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.receive.DateScheme;
 
 /**
  * A battery model with what only people and drawings need of its sheet.
@@ -8,6 +9,8 @@ import org.ostendum.core.battery.BatteryModel;
  * @param levelMarkMm electrolyte above the plates at the mark, mm
  * @param levelWords where that is, in the words of the sheet
  * @param cablesLeft whether the cables leave at the left hand
+ * @param dateScheme how the maker stamps the month of making
+ * @param torqueTenths tenths of a newton metre to which its posts are tightened; 0 where the sheet says nothing
  */
 public record StoredModel(
         long id,
@@ -16,7 +19,9 @@ public record StoredModel(
         int levelMarkMm,
         String levelWords,
         int weightKg,
-        boolean cablesLeft) {
+        boolean cablesLeft,
+        DateScheme dateScheme,
+        int torqueTenths) {
 
     public String code() {
         return model.code();

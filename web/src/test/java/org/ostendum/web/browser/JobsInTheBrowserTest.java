@@ -2,17 +2,28 @@ package org.ostendum.web.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.UUID;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.support.ui.WebDriverWait;
+import org.ostendum.core.procedure.RunEvent;
+import org.ostendum.core.quantity.Celsius;
+import org.ostendum.web.job.Rows;
+import org.ostendum.web.procedures.SiteProcedures;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.EntryKind;
 import org.ostendum.web.store.Jobs;
 import org.ostendum.web.store.Ledger;
+import org.ostendum.web.store.People;
+import org.ostendum.web.store.Rooms;
 import org.ostendum.web.support.Application;
 import org.ostendum.web.support.Browser;
 import org.ostendum.web.support.HouseTest;
@@ -35,6 +46,15 @@ class JobsInTheBrowserTest extends HouseTest {
 
     @Autowired
     private Jobs jobs;
+
+    @Autowired
+    private People people;
+
+    @Autowired
+    private Rooms rooms;
+
+    @Autowired
+    private SiteProcedures procedures;
 
     private Browser browser;
 
@@ -114,9 +134,9 @@ class JobsInTheBrowserTest extends HouseTest {
         browser.awaitText("aside .verdict", "Nobody went through");
     }
 
-    /** The first charge that is under way in the demo, to its end. */
+    /** The first charge that is under way in the demo: rows, a slip, a stop and on. */
     @Test
-    void aCommissioningChargeComesToItsEnd() {
+    void aFirstChargeIsWrittenRowByRow() {
         long job = jobs.open().stream()
                 .filter(j -> j.procedureId().equals("commission-dry"))
                 .findFirst()
@@ -144,6 +164,55 @@ class JobsInTheBrowserTest extends HouseTest {
         press("Go on with the job");
         browser.awaitText(".now-step", "Write the row");
         assertThat(jobs.byId(job).orElseThrow().isOpen()).isTrue();
+    }
+
+    /** A first charge whose hourly rows are on record but for the last: the core decides that it is over. */
+    @Test
+    void aFirstChargeComesToItsEnd() {
+        long job = fifteenHoursIntoTheFirstChargeOf("A-4");
+        browser.signIn("priya");
+        browser.go("/jobs/" + job);
+        browser.awaitText(".now-step", "It is done: steady voltage and gravity");
+        press("End the first charge");
+        at("Switch off, then unplug");
+        press("The charger is off and unplugged");
+        at("Level at its mark");
+        press("At the mark");
+        press("End the job and write it down");
+        browser.awaitText(".now-step h2", "written down");
+        long battery = batteries.byCode("A-4").orElseThrow().id();
+        assertThat(ledger.ofBattery(battery, null, 1).get(0).kind()).isEqualTo(EntryKind.CHARGE_END);
+        assertThat(ledger.ofBattery(battery, null, 1).get(0).payload()).contains("\"rows\":[{\"volts\":");
+    }
+
+    private long fifteenHoursIntoTheFirstChargeOf(String code) {
+        long priya = people.byLogin("priya").orElseThrow().id();
+        Instant start = Instant.now().minus(Duration.ofHours(17));
+        var file = procedures.file("commission-dry").orElseThrow();
+        long battery = batteries.byCode(code).orElseThrow().id();
+        long room = rooms.names().get(0).id();
+        long job = at(start)
+                .begin(new Jobs.NewJob("commission-dry", 1, file.json(), room, battery, null, priya))
+                .orElseThrow();
+        int seq = 0;
+        for (String step : List.of("acid", "fill", "rest", "rock", "warm", "charger")) {
+            String value = step.equals("acid") ? "1280" : step.equals("warm") ? "24" : "";
+            at(start).keep(job, ++seq, event(priya, RunEvent.Kind.DONE, step, value));
+        }
+        for (int hour = 1; hour <= 16; hour++) {
+            String row = Rows.charge(
+                    Math.min(15.6, 13 + hour * 0.3), 3.5, Celsius.of(25), Math.min(1286, 1200 + 8 * hour), hour == 2);
+            at(start.plus(Duration.ofHours(hour))).keep(job, ++seq, event(priya, RunEvent.Kind.ROW, "rows", row));
+        }
+        return job;
+    }
+
+    private Jobs at(Instant moment) {
+        return jobs.by(Clock.fixed(moment, ZoneOffset.UTC));
+    }
+
+    private static Jobs.NewEvent event(long person, RunEvent.Kind kind, String step, String value) {
+        return new Jobs.NewEvent(UUID.randomUUID().toString(), person, kind, step, value);
     }
 
     @Test
