@@ -29,7 +29,7 @@ create table if not exists voltage_reading (
 
 alter table battery_state add column wash_at datetime(6) null;
 
-alter table battery_model add column date_scheme varchar(16) not null default 'LETTER_DIGIT';
+alter table battery_model add column date_scheme varchar(20) not null default 'LETTER_DIGIT';
 alter table battery_model add column post_torque_nm decimal(4, 1) null;
 
 /* [jooq ignore start] */
