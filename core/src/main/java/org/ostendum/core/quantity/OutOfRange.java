@@ -16,7 +16,7 @@ public final class OutOfRange extends IllegalArgumentException {
     }
 
     /** @throws OutOfRange unless {@code least <= value <= most} */
-    static void check(String quantity, double value, double least, double most) {
+    public static void check(String quantity, double value, double least, double most) {
         if (!(value >= least && value <= most)) {
             throw new OutOfRange(quantity, value, least, most);
         }

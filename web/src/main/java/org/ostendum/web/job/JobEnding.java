@@ -49,6 +49,9 @@ class JobEnding {
             jobs.end(job.id(), null);
             return;
         }
+        if (run.stopped().isEmpty()) {
+            putRight(run, battery, person);
+        }
         for (DefectKind kind : found(run, battery)) {
             boolean ofBattery = kind.isOfBattery() || battery.machineId() == null;
             defects.open(
@@ -62,6 +65,13 @@ class JobEnding {
         long line = logbook.write(battery, List.of(entry(job, run, battery, person)))
                 .get(0);
         jobs.end(job.id(), line);
+    }
+
+    /** What this job is there to put right is right now. */
+    private void putRight(Run run, Battery battery, Person person) {
+        defects.openOf(battery.id(), null).stream()
+                .filter(d -> run.procedure().id().equals(d.kind().fixedBy()))
+                .forEach(d -> defects.putRight(d.id(), run.procedure().title(), person.id()));
     }
 
     private List<DefectKind> found(Run run, Battery battery) {

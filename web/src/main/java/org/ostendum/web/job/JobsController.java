@@ -1,12 +1,17 @@
 package org.ostendum.web.job;
 
+import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.ostendum.core.procedure.Procedure;
+import org.ostendum.core.procedure.Run;
+import org.ostendum.core.procedure.Timer;
 import org.ostendum.web.page.NotFound;
 import org.ostendum.web.procedures.SiteProcedures;
 import org.ostendum.web.store.Defects;
 import org.ostendum.web.store.Incidents;
+import org.ostendum.web.store.Job;
 import org.ostendum.web.store.Jobs;
 import org.ostendum.web.store.Overrides;
 import org.ostendum.web.store.Person;
@@ -52,7 +57,9 @@ class JobsController {
                 procedures.all().stream().collect(Collectors.toMap(Procedure::id, Procedure::title));
         page.addAttribute("place", "jobs");
         page.addAttribute("titles", titles);
-        page.addAttribute("open", jobs.open());
+        List<Job> open = jobs.open();
+        page.addAttribute("open", open);
+        page.addAttribute("timers", timers(open));
         page.addAttribute("ended", jobs.ended(ENDED_TOLD));
         page.addAttribute("overrides", overrides.unseen());
         page.addAttribute("defects", defects.open());
@@ -61,6 +68,16 @@ class JobsController {
                 "incidents",
                 incidents.all().stream().filter(Incidents.Incident::isOpen).toList());
         return "job/jobs";
+    }
+
+    /** The clocks that run at the step where each job stands, by the job's id. */
+    private Map<Long, Timer> timers(List<Job> open) {
+        Map<Long, Timer> timers = new HashMap<>();
+        for (Job job : open) {
+            Run run = JobRunning.run(job, jobs.events(job.id()));
+            run.current().flatMap(run::timer).ifPresent(timer -> timers.put(job.id(), timer));
+        }
+        return timers;
     }
 
     @PostMapping("/overrides/{id}/seen")

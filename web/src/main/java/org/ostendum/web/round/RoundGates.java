@@ -8,26 +8,37 @@ import org.ostendum.core.safety.Training;
 import org.ostendum.web.job.GateLine;
 import org.ostendum.web.job.Situations;
 import org.ostendum.web.store.Battery;
+import org.ostendum.web.store.Job;
+import org.ostendum.web.store.Jobs;
 import org.ostendum.web.store.Person;
 import org.ostendum.web.words.Words;
 import org.springframework.stereotype.Component;
 
-/**
- * What must hold before caps come off for a round. Water that is not mixed in yet does not stand here: such a round is taken,
- * marked and kept out of judgement by the reading's own doubts.
- */
+/** What must hold before caps come off for a round. */
 @Component
 class RoundGates {
-    private static final List<GateKey> BEFORE_CAPS =
-            List.of(GateKey.HAS_CAPS, GateKey.TRAINED, GateKey.STATION_READY, GateKey.UNDAMAGED);
+    private static final List<GateKey> BEFORE_CAPS = List.of(
+            GateKey.HAS_CAPS, GateKey.TRAINED, GateKey.STATION_READY, GateKey.UNDAMAGED, GateKey.MIXED_BEFORE_ROUND);
+
+    /** The job that a lead goes through the gates with; while it is under way, rounds can be begun. */
+    static final String ALL_THE_SAME = "round-after-water";
 
     private final Situations situations;
+    private final Jobs jobs;
 
-    RoundGates(Situations situations) {
+    RoundGates(Situations situations, Jobs jobs) {
         this.situations = situations;
+        this.jobs = jobs;
+    }
+
+    private static boolean opens(Job job) {
+        return job.isOpen() && job.procedureId().equals(ALL_THE_SAME);
     }
 
     List<GateLine> shut(Battery battery, Person person, Words words) {
+        if (jobs.ofBattery(battery.id(), 1).stream().anyMatch(RoundGates::opens)) {
+            return List.of();
+        }
         Situation situation = situations.of(Training.BATTERY_CARE, battery, null, person);
         return BEFORE_CAPS.stream()
                 .map(gate -> GateLine.of(gate, Gates.ask(gate, situation), words))

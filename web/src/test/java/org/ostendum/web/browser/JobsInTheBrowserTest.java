@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.UUID;
@@ -117,6 +118,54 @@ class JobsInTheBrowserTest extends HouseTest {
         browser.go("/batteries/T-21/jobs/water");
         browser.awaitText(".slate .verdict", "you can begin");
         assertThat(browser.text("main .wear")).contains("face shield", "apron");
+    }
+
+    /** From the spill to its closed report. */
+    @Test
+    void aSpillToItsClosedReport() {
+        browser.signIn("oskar");
+        browser.go("/room-jobs/spill");
+        press("Begin");
+        press("Nobody");
+        at("Clear the area");
+        press("Done");
+        at("How large is it");
+        press("Less than a bucket");
+        at("Open the kit");
+        press("Done");
+        at("Soda from the edge");
+        press("Done");
+        at("Battery into its bag");
+        browser.find(".now-step details summary").click();
+        browser.find("#skip-reason").sendKeys("nothing leaks");
+        press("Skip it");
+        at("Neutralise the rest");
+        press("Done");
+        at("Put up the sign");
+        press("Done");
+        at("has looked at the place");
+        press("Sign as Oskar Lindqvarn");
+        press("End the job and write it down");
+        press("Write the incident report");
+        browser.await("#cause").sendKeys("hose slipped off the gun");
+        browser.find("#corrective").sendKeys("clamped");
+        browser.find("#prevention").sendKeys("clamps on all hoses");
+        browser.js(
+                "document.getElementById('kit').value = arguments[0]",
+                LocalDate.now().minusDays(1).toString());
+        press("Keep the report");
+        browser.awaitText(".told", "A lead reviews it next");
+        String report = browser.driver().getCurrentUrl();
+        try (Browser lead = new Browser(port, 1280, 800)) {
+            lead.signIn("maud");
+            lead.driver().get(report);
+            lead.find("#review").sendKeys("agreed, order clamps");
+            lead.driver()
+                    .findElement(By.cssSelector("form[action$='/review'] button"))
+                    .click();
+            lead.awaitText("main", "Closed by Maud Ferrow");
+            assertThat(lead.driver().findElements(By.cssSelector("#cause"))).isEmpty();
+        }
     }
 
     /** A lead goes through a gate; it shows until it is seen. */

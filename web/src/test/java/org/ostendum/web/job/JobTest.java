@@ -234,6 +234,45 @@ class JobTest extends HouseTest {
         assertThat(tom.page("/batteries/T-12/round")).doesNotContain("found wanting");
     }
 
+    /** Water floats on top: no round before a charge, but by a lead's reason, and then it is judged by nobody. */
+    @Test
+    void noRoundBetweenWaterAndTheNextCharge() throws Exception {
+        tom.send("/batteries/T-29/log", "kind", "WATER", "quantity", "900", "remark", "after the charge");
+        assertThat(tom.page("/batteries/T-29/round"))
+                .contains("the water floats on top", "Read all the same")
+                .doesNotContain("Begin the round");
+        assertThat(tom.send("/batteries/T-29/jobs/round-after-water").getStatus())
+                .isEqualTo(422);
+        begin(maud, "T-29", "round-after-water", "reason", "cell 3 spilled, wanted before tonight");
+        assertThat(tom.page("/batteries/T-29/round")).contains("Begin the round");
+        tom.send("/batteries/T-29/log", "kind", "CHARGE_END", "quantity", "200", "remark", "");
+    }
+
+    @Test
+    void theJobThatPutsADefectRightClosesIt() throws Exception {
+        long battery = battery("T-24").id();
+        long tomId =
+                sql.fetchSingle("select id from person where login = 'tom'").get(0, Long.class);
+        defects.open(battery, null, DefectKind.CORRODED_POST, "by hand", null, tomId);
+        assertThat(tom.page("/jobs")).contains("/batteries/T-24/jobs/renew-connections");
+        long job = begin(tom, "T-24", "renew-connections");
+        for (List<String> step : List.of(
+                List.of("off", ""),
+                List.of("tools", ""),
+                List.of("growth", "mild"),
+                List.of("open", ""),
+                List.of("lug", "sound"),
+                List.of("washers", ""),
+                List.of("torque", "25"),
+                List.of("protect", ""))) {
+            say(tom, job, "done", step.get(0), step.get(1));
+        }
+        say(tom, job, "finish", "", "");
+        assertThat(defects.openOf(battery, null))
+                .extracting(Defects.Defect::kind)
+                .doesNotContain(DefectKind.CORRODED_POST);
+    }
+
     @Test
     void twoPeopleOnOneJobNeverLoseAStep() throws Exception {
         long job = begin(tom, "T-24", "top-leak");

@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.core.capacity;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.core.change;
+
+import org.jspecify.annotations.NullMarked;

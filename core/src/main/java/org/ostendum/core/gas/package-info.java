@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.core.gas;
+
+import org.jspecify.annotations.NullMarked;

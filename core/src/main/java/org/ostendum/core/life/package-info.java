@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.core.life;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.core.storage;
+
+import org.jspecify.annotations.NullMarked;

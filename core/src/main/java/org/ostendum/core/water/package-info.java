@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.core.water;
+
+import org.jspecify.annotations.NullMarked;
