@@ -1,6 +1,5 @@
 package org.ostendum.web.job;
 
-import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.time.Duration;
 import java.util.List;
@@ -21,12 +20,10 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
-import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
@@ -131,13 +128,6 @@ class JobController {
             }
         }
         return "redirect:/jobs/" + id;
-    }
-
-    /** A file so large that it was not even read. */
-    @ExceptionHandler(MaxUploadSizeExceededException.class)
-    String tooLarge(HttpServletRequest request, Words words, RedirectAttributes flash) {
-        flash.addFlashAttribute("fault", words.text("photo.fault.request", Pictured.MOST_BYTES / 1024 / 1024));
-        return "redirect:" + request.getRequestURI().replaceAll("/photos$", "");
     }
 
     private @Nullable String keep(Job job, MultipartFile file, Person person) throws IOException {

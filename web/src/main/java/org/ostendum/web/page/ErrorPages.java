@@ -18,6 +18,7 @@ class ErrorPages implements ErrorController {
                 switch (status instanceof Integer code ? code : 500) {
                     case 400, 404, 405 -> "404";
                     case 401, 403 -> "403";
+                    case 413 -> "413";
                     default -> "other";
                 };
         page.addAttribute("place", "none");

@@ -3,10 +3,12 @@ package org.ostendum.web.page;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 
+import java.net.CookieManager;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
@@ -124,15 +126,10 @@ class PagesTest extends HouseTest {
     })
     void aPageThatIsNotThereNamesWhatWasAskedAndLeadsBack(String path, String named) throws Exception {
         HttpClient client = HttpClient.newBuilder()
-                .cookieHandler(new java.net.CookieManager())
+                .cookieHandler(new CookieManager())
                 .followRedirects(HttpClient.Redirect.NORMAL)
                 .build();
-        String token = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"")
-                .matcher(ask(client, "/sign-in", null).body())
-                .results()
-                .findFirst()
-                .orElseThrow()
-                .group(1);
+        String token = token(ask(client, "/sign-in", null).body());
         ask(client, "/sign-in", "login=tom&password=lanternmoor&_csrf=" + token);
         HttpResponse<String> answer = ask(client, path, null);
         assertThat(answer.statusCode()).isEqualTo(named.equals("403") ? 403 : 404);
@@ -140,6 +137,43 @@ class PagesTest extends HouseTest {
         if (!named.equals("403")) {
             assertThat(answer.body()).contains("Asked for: " + named);
         }
+    }
+
+    /** A file so large that nobody reads it is told in words, with its limit. */
+    @Test
+    void aRequestTooLargeIsToldSo() throws Exception {
+        HttpClient client = HttpClient.newBuilder()
+                .cookieHandler(new CookieManager())
+                .followRedirects(HttpClient.Redirect.NORMAL)
+                .build();
+        String token = token(ask(client, "/sign-in", null).body());
+        ask(client, "/sign-in", "login=tom&password=lanternmoor&_csrf=" + token);
+        String there = Pattern.compile("name=\"csrf\" content=\"([^\"]+)\"")
+                .matcher(ask(client, "/jobs", null).body())
+                .results()
+                .findFirst()
+                .orElseThrow()
+                .group(1);
+        byte[] part = ("--x\r\nContent-Disposition: form-data; name=\"photo\"; filename=\"a.jpg\"\r\n\r\n"
+                        + "0".repeat(13_000_000) + "\r\n--x--\r\n")
+                .getBytes(StandardCharsets.US_ASCII);
+        HttpResponse<String> answer = client.send(
+                HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/jobs/5/photos?_csrf=" + there))
+                        .header("Content-Type", "multipart/form-data; boundary=x")
+                        .POST(HttpRequest.BodyPublishers.ofByteArray(part))
+                        .build(),
+                HttpResponse.BodyHandlers.ofString());
+        assertThat(answer.statusCode()).isEqualTo(413);
+        assertThat(answer.body()).contains("up to 8 MB", "Back to the room").doesNotContain("Exception");
+    }
+
+    private static String token(String page) {
+        return Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"")
+                .matcher(page)
+                .results()
+                .findFirst()
+                .orElseThrow()
+                .group(1);
     }
 
     private HttpResponse<String> ask(HttpClient client, String path, String form) throws Exception {
