@@ -29,7 +29,12 @@ public final class Access {
      * @param pattern of the path; {@code *} is one part of it
      * @param roles that may use it; {@code open} routes need no sign-in at all
      */
-    public record Route(HttpMethod method, String pattern, Set<Role> roles, boolean open) {}
+    public record Route(HttpMethod method, String pattern, Set<Role> roles, boolean open) {
+        /** @return whether programs use it, which sign in with every request */
+        public boolean isForPrograms() {
+            return pattern.startsWith("/api/");
+        }
+    }
 
     public static final List<Route> ROUTES = List.of(
             open(GET, "/static/**"),
@@ -82,6 +87,9 @@ public final class Access {
             route(GET, "/photos/*", EVERYBODY),
             route(POST, "/overrides/*/seen", LEADS),
             route(POST, "/defects/*/right", WORKERS),
+            route(GET, "/sums", EVERYBODY),
+            route(GET, "/sums/*", EVERYBODY),
+            route(POST, "/api/v1/sums/*", EVERYBODY),
             route(GET, "/procedures", EVERYBODY),
             route(GET, "/procedures/*", EVERYBODY),
             route(POST, "/procedures/*/additions", LEADS),

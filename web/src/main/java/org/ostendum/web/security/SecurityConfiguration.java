@@ -5,8 +5,12 @@ import org.ostendum.web.security.Access.Route;
 import org.ostendum.web.store.Role;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.core.annotation.Order;
 import org.springframework.security.authentication.LockedException;
+import org.springframework.security.config.Customizer;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.annotation.web.configurers.AuthorizeHttpRequestsConfigurer;
+import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
@@ -32,25 +36,42 @@ class SecurityConfiguration {
         return new MySqlJdbcIndexedSessionRepositoryCustomizer();
     }
 
+    /**
+     * Programs send name and password with every request and have no session. A page elsewhere cannot make a browser send
+     * {@code application/json} without asking first, so that no token is wanted.
+     */
+    @Bean
+    @Order(1)
+    SecurityFilterChain programs(HttpSecurity http, PersonSignIn signIn) throws Exception {
+        return http.securityMatcher("/api/**")
+                .authenticationProvider(signIn)
+                .authorizeHttpRequests(SecurityConfiguration::byRoute)
+                .httpBasic(Customizer.withDefaults())
+                .csrf(csrf -> csrf.disable())
+                .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+                .build();
+    }
+
+    private static void byRoute(
+            AuthorizeHttpRequestsConfigurer<HttpSecurity>.AuthorizationManagerRequestMatcherRegistry requests) {
+        for (Route route : Access.ROUTES) {
+            var matcher = PathPatternRequestMatcher.withDefaults().matcher(route.method(), route.pattern());
+            if (route.open()) {
+                requests.requestMatchers(matcher).permitAll();
+            } else {
+                requests.requestMatchers(matcher)
+                        .hasAnyRole(route.roles().stream().map(Role::name).toArray(String[]::new));
+            }
+        }
+        requests.dispatcherTypeMatchers(DispatcherType.ERROR).permitAll();
+        // A path nobody declared: after sign-in it is a page that does not exist.
+        requests.anyRequest().authenticated();
+    }
+
     @Bean
     SecurityFilterChain chain(HttpSecurity http, PersonSignIn signIn) throws Exception {
         return http.authenticationProvider(signIn)
-                .authorizeHttpRequests(requests -> {
-                    for (Route route : Access.ROUTES) {
-                        var matcher = PathPatternRequestMatcher.withDefaults().matcher(route.method(), route.pattern());
-                        if (route.open()) {
-                            requests.requestMatchers(matcher).permitAll();
-                        } else {
-                            requests.requestMatchers(matcher)
-                                    .hasAnyRole(route.roles().stream()
-                                            .map(Role::name)
-                                            .toArray(String[]::new));
-                        }
-                    }
-                    requests.dispatcherTypeMatchers(DispatcherType.ERROR).permitAll();
-                    // A path nobody declared: after sign-in it is a page that does not exist.
-                    requests.anyRequest().authenticated();
-                })
+                .authorizeHttpRequests(SecurityConfiguration::byRoute)
                 .formLogin(form -> form.loginPage("/sign-in")
                         .loginProcessingUrl("/sign-in")
                         .usernameParameter("login")

@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.web.sums;
+
+import org.jspecify.annotations.NullMarked;
