@@ -195,6 +195,13 @@ class JobTest extends HouseTest {
         assertThat(answer.getContentAsString()).contains("no training in aircraft on record");
     }
 
+    /** In a new house nobody is trained on record: who keeps safety is led to where that is written down. */
+    @Test
+    void whoKeepsSafetyIsLedToTheTrainings() throws Exception {
+        assertThat(maud.page("/batteries/A-1/jobs/inspect-aircraft")).contains("/safety#trainings");
+        assertThat(tom.page("/batteries/A-1/jobs/inspect-aircraft")).doesNotContain("/safety#trainings");
+    }
+
     @Test
     void anExpiredTrainingReadsOnly() throws Exception {
         assertThat(ines.page("/batteries/T-12/jobs/issue")).contains("Your training in battery changing counted until");
