@@ -11,15 +11,19 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.Random;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.ostendum.core.safety.Training;
 import org.ostendum.web.Ostendum;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.People;
 import org.ostendum.web.store.Role;
+import org.ostendum.web.store.Trainings;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -58,13 +62,16 @@ final class PageBench {
         Path folder = Files.createTempDirectory("ostendum-bench-");
         try (ConfigurableApplicationContext application = SpringApplication.run(
                 Ostendum.class, "--server.port=0", "--ostendum.demo=false", "--logging.level.root=warn")) {
-            application
+            long person = application
                     .getBean(People.class)
                     .add(
                             "bench",
                             "Bench",
                             Role.LEAD,
                             application.getBean(PasswordEncoder.class).encode(PASSWORD));
+            application
+                    .getBean(Trainings.class)
+                    .hold(person, Training.BATTERY_CARE, LocalDate.now(ZoneOffset.UTC), person);
             ScratchHouse house = new ScratchHouse(application.getBean(JdbcTemplate.class), folder);
             house.addModel();
             String port = application.getEnvironment().getProperty("local.server.port");
