@@ -40,7 +40,8 @@ public final class Gates {
     }
 
     /** @return what every gate of a procedure says, its training first, in the procedure's order */
-    public static Map<GateKey, GateOutcome> ask(Procedure procedure, Situation situation) {
+    public static Map<GateKey, GateOutcome> ask(Procedure procedure, Situation at) {
+        Situation situation = at.needing(procedure.training());
         Map<GateKey, GateOutcome> outcomes = new EnumMap<>(GateKey.class);
         outcomes.put(GateKey.TRAINED, ask(GateKey.TRAINED, situation));
         procedure.gates().forEach(key -> outcomes.put(key, ask(key, situation)));

@@ -67,6 +67,11 @@ public record Situation(
     /** What a machine's plate allows a battery to weigh, kg, both ends included. */
     public record WeightPlate(String machine, int fromKg, int toKg) {}
 
+    /** The same moment for a job that asks for another training. */
+    Situation needing(Training training) {
+        return new Situation(now, zone, rules, training, trained, stations, battery);
+    }
+
     public LocalDate today() {
         return LocalDate.ofInstant(now, zone);
     }

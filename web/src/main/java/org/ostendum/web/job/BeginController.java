@@ -8,6 +8,8 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.core.procedure.GateKey;
 import org.ostendum.core.procedure.Procedure;
 import org.ostendum.core.procedure.Procedure.Subject;
+import org.ostendum.core.procedure.Situation;
+import org.ostendum.core.safety.Training;
 import org.ostendum.web.page.Faults;
 import org.ostendum.web.page.NotFound;
 import org.ostendum.web.procedures.ProcedureFile;
@@ -67,6 +69,7 @@ class BeginController {
     @GetMapping("/batteries/{code}/jobs")
     String offers(@PathVariable String code, Person person, Words words, Model page) {
         Battery battery = battery(code);
+        Situation situation = situations.of(Training.BATTERY_CARE, battery, null, person);
         page.addAttribute("place", "fleet");
         page.addAttribute("battery", battery);
         page.addAttribute(
@@ -76,7 +79,7 @@ class BeginController {
                         .filter(p -> p.isFor(battery.type().model().duty()))
                         .map(p -> new Offer(
                                 p,
-                                desk.gates(p, battery, null, person, words).stream()
+                                desk.gates(p, situation, words).stream()
                                         .filter(GateLine::isShut)
                                         .toList()))
                         .toList());

@@ -16,6 +16,7 @@ import org.ostendum.core.procedure.Gates;
 import org.ostendum.core.procedure.Procedure;
 import org.ostendum.core.procedure.Run;
 import org.ostendum.core.procedure.RunEvent;
+import org.ostendum.core.procedure.Situation;
 import org.ostendum.core.procedure.Step;
 import org.ostendum.core.procedure.Task;
 import org.ostendum.core.procedure.Timer;
@@ -206,8 +207,12 @@ public class JobDesk {
     /** What the gates of a procedure say of a battery, or of the room, to this person. */
     public List<GateLine> gates(
             Procedure procedure, @Nullable Battery battery, @Nullable Machine machine, Person person, Words words) {
-        Map<GateKey, GateOutcome> outcomes =
-                Gates.ask(procedure, situations.of(procedure.training(), battery, machine, person));
+        return gates(procedure, situations.of(procedure.training(), battery, machine, person), words);
+    }
+
+    /** The same of a situation already at hand, which many procedures can be asked of. */
+    public List<GateLine> gates(Procedure procedure, Situation situation, Words words) {
+        Map<GateKey, GateOutcome> outcomes = Gates.ask(procedure, situation);
         return outcomes.entrySet().stream()
                 .map(e -> GateLine.of(e.getKey(), e.getValue(), words))
                 .toList();

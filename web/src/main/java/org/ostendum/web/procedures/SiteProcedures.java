@@ -2,6 +2,7 @@ package org.ostendum.web.procedures;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.ostendum.core.procedure.Procedure;
 import org.ostendum.web.procedures.ProcedureFile.StepText;
@@ -21,7 +22,10 @@ public class SiteProcedures {
     }
 
     public List<Procedure> all() {
-        return shelf.all().stream().map(p -> find(p.id()).orElse(p)).toList();
+        Map<String, List<ProcedureAddition>> added = additions.inForce();
+        return shelf.all().stream()
+                .map(p -> added.containsKey(p.id()) ? find(p.id()).orElse(p) : p)
+                .toList();
     }
 
     public Optional<Procedure> find(String id) {

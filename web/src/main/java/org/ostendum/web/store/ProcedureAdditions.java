@@ -1,11 +1,12 @@
 package org.ostendum.web.store;
 
-import static org.jooq.impl.DSL.noCondition;
 import static org.ostendum.web.store.jooq.Tables.PERSON;
 import static org.ostendum.web.store.jooq.Tables.PROCEDURE_ADDITION;
 
 import java.time.Clock;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
@@ -27,6 +28,12 @@ public class ProcedureAdditions {
         return fetch(PROCEDURE_ADDITION.PROCEDURE_ID.eq(procedureId).and(PROCEDURE_ADDITION.ENDED_AT.isNull()));
     }
 
+    /** @return all those in force, by their procedure's id */
+    public Map<String, List<ProcedureAddition>> inForce() {
+        return fetch(PROCEDURE_ADDITION.ENDED_AT.isNull()).stream()
+                .collect(Collectors.groupingBy(ProcedureAddition::procedureId));
+    }
+
     public List<ProcedureAddition> ever(String procedureId) {
         return fetch(PROCEDURE_ADDITION.PROCEDURE_ID.eq(procedureId));
     }
@@ -37,7 +44,7 @@ public class ProcedureAdditions {
                 .from(PROCEDURE_ADDITION)
                 .join(PERSON)
                 .on(PERSON.ID.eq(PROCEDURE_ADDITION.ADDED_BY))
-                .where(noCondition().and(condition))
+                .where(condition)
                 .orderBy(PROCEDURE_ADDITION.ID)
                 .fetch(r -> new ProcedureAddition(
                         r.get(PROCEDURE_ADDITION.ID),
