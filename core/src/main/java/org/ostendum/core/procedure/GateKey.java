@@ -29,6 +29,11 @@ public enum GateKey {
         return practice;
     }
 
+    /** @return whether the room alone answers it, so that it can be asked of a job on no battery */
+    public boolean isOfRoom() {
+        return this == STATION_READY || this == FAN_ON;
+    }
+
     /** @return whether a lead may go through it with a reason; some never open by argument */
     public boolean mayBeOverridden() {
         return mayBeOverridden;

@@ -35,6 +35,8 @@ public enum RuleKey {
     WATER_INTERVAL_STATIONARY("water.how-often.stationary", Unit.DAYS, "90", "1", "365", Source.RULE_OF_THUMB),
     COOLING("charge.cool", Unit.HOURS, "8", "0", "48", Source.RULE_OF_THUMB),
     CHARGE_START_MOST("charge.before.temperature", Unit.CELSIUS, "40", "25", "45", Source.RULE_OF_THUMB),
+    CHARGE_STOP("charge.stop.temperature", Unit.CELSIUS, "49", "40", "55", Source.RULE_OF_THUMB),
+    CHARGE_STOP_AIRCRAFT("charge.stop.temperature.aircraft", Unit.CELSIUS, "46", "38", "55", Source.FAA_AC_43),
     INITIAL_PAUSE("commission.initial-charge.pause", Unit.CELSIUS, "46", "38", "55", Source.RULE_OF_THUMB),
     INITIAL_RESUME("commission.initial-charge.resume", Unit.CELSIUS, "38", "25", "45", Source.RULE_OF_THUMB),
     INITIAL_STEADY_HOURS("commission.initial-charge.steady-volts", Unit.HOURS, "2", "1", "6", Source.RULE_OF_THUMB),

@@ -12,10 +12,9 @@ import org.ostendum.core.rulebook.Rules;
  *
  * @param checkedAt its last check, null for never
  * @param sound whether that check found it in order
- * @param expires the earliest date printed on its contents, null where nothing expires
+ * @param contents what belongs into it
  */
-public record StationState(
-        StationCheck check, @Nullable Instant checkedAt, boolean sound, @Nullable LocalDate expires) {
+public record StationState(StationCheck check, @Nullable Instant checkedAt, boolean sound, Kit contents) {
 
     /** Ready, or why it cannot be relied on. */
     public enum Standing {
@@ -37,10 +36,10 @@ public record StationState(
         if (due == null) {
             return Standing.NEVER_CHECKED;
         }
-        if (!sound) {
+        if (!sound || !contents.isWhole()) {
             return Standing.FOUND_WANTING;
         }
-        if (expires != null && expires.isBefore(LocalDate.ofInstant(now, zone))) {
+        if (contents.isPast(LocalDate.ofInstant(now, zone))) {
             return Standing.EXPIRED;
         }
         if (now.isAfter(due)) {

@@ -28,6 +28,7 @@ import org.ostendum.core.procedure.Situation.WeightPlate;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.safety.Kit;
 import org.ostendum.core.safety.StationCheck;
 import org.ostendum.core.safety.StationState;
 import org.ostendum.core.safety.Trained;
@@ -55,8 +56,8 @@ class GatesTest {
     private @Nullable WeightPlate plate;
     private boolean hasCaps = true;
     private List<StationState> stations = List.of(
-            new StationState(StationCheck.EYEWASH_FLUSH, hoursAgo(24), true, null),
-            new StationState(StationCheck.VENTILATION, hoursAgo(24), true, null));
+            new StationState(StationCheck.EYEWASH_FLUSH, hoursAgo(24), true, Kit.NONE),
+            new StationState(StationCheck.VENTILATION, hoursAgo(24), true, Kit.NONE));
     private Trained trained = TRAINED;
 
     private Situation situation() {
@@ -125,19 +126,19 @@ class GatesTest {
         "SHOWER, -1, true, gate.STATION_READY.NEVER_CHECKED",
     })
     void noCapComesOffWithoutHelpAtHand(StationCheck check, int hours, boolean sound, String why) {
-        stations = List.of(new StationState(check, hours < 0 ? null : hoursAgo(hours), sound, null));
+        stations = List.of(new StationState(check, hours < 0 ? null : hoursAgo(hours), sound, Kit.NONE));
         expectShut(GateKey.STATION_READY, why, "station-check");
     }
 
     @Test
     void anOverdueSignKeepsNobodyFromTheCells() {
-        stations = List.of(new StationState(StationCheck.SIGNS, hoursAgo(9000), true, null));
+        stations = List.of(new StationState(StationCheck.SIGNS, hoursAgo(9000), true, Kit.NONE));
         assertThat(ask(GateKey.STATION_READY)).isEqualTo(GateOutcome.OPEN);
     }
 
     @Test
     void aFanThatStandsStillStopsChargers() {
-        stations = List.of(new StationState(StationCheck.VENTILATION, hoursAgo(1), false, null));
+        stations = List.of(new StationState(StationCheck.VENTILATION, hoursAgo(1), false, Kit.NONE));
         expectShut(GateKey.FAN_ON, "gate.FAN_ON.off", "station-check");
     }
 

@@ -6,6 +6,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -20,8 +21,8 @@ class SafetyTest {
     private static final LocalDate TODAY = LocalDate.of(2026, 6, 1);
     private static final ZoneId ZONE = ZoneId.of("UTC");
 
-    private static Standing standing(StationCheck check, Instant at, boolean sound, LocalDate expires) {
-        return new StationState(check, at, sound, expires).standing(NOW, ZONE, Rules.standard());
+    private static Standing standing(StationCheck check, Instant at, boolean sound, Kit kit) {
+        return new StationState(check, at, sound, kit).standing(NOW, ZONE, Rules.standard());
     }
 
     /** Weekly flush of an eyewash: ANSI/ISEA Z358.1. */
@@ -35,25 +36,39 @@ class SafetyTest {
         "4000, OVERDUE",
     })
     void anEyewashIsFlushedEachWeek(int hoursAgo, Standing expected) {
-        assertThat(standing(StationCheck.EYEWASH_FLUSH, NOW.minus(Duration.ofHours(hoursAgo)), true, null))
+        assertThat(standing(StationCheck.EYEWASH_FLUSH, NOW.minus(Duration.ofHours(hoursAgo)), true, Kit.NONE))
                 .isEqualTo(expected);
     }
 
     @Test
     void whatWasNeverLookedAtIsNotReliedOn() {
-        assertThat(standing(StationCheck.SHOWER, null, true, null)).isEqualTo(Standing.NEVER_CHECKED);
+        assertThat(standing(StationCheck.SHOWER, null, true, Kit.NONE)).isEqualTo(Standing.NEVER_CHECKED);
         assertThat(Standing.NEVER_CHECKED.canBeReliedOn()).isFalse();
     }
 
     @Test
     void whatWasFoundWantingStaysSoUntilTheNextCheck() {
-        assertThat(standing(StationCheck.VENTILATION, NOW, false, null)).isEqualTo(Standing.FOUND_WANTING);
+        assertThat(standing(StationCheck.VENTILATION, NOW, false, Kit.NONE)).isEqualTo(Standing.FOUND_WANTING);
     }
 
     @ParameterizedTest
     @CsvSource({"2026-05-31, EXPIRED", "2026-06-01, READY", "2027-01-01, READY"})
     void aKitIsOnlyAsGoodAsItsSoda(LocalDate expires, Standing expected) {
-        assertThat(standing(StationCheck.SPILL_KIT, NOW, true, expires)).isEqualTo(expected);
+        Kit kit = new Kit(List.of(
+                new KitItem("goggles", true, null),
+                new KitItem("soda", true, expires),
+                new KitItem("tape", true, null)));
+        assertThat(standing(StationCheck.SPILL_KIT, NOW, true, kit)).isEqualTo(expected);
+    }
+
+    @Test
+    void aKitThatLacksAThingIsWantingHoweverLatelyItWasChecked() {
+        KitItem gloves = new KitItem("gloves", false, null);
+        KitItem soda = new KitItem("soda", true, TODAY.minusDays(1));
+        Kit kit = new Kit(List.of(new KitItem("goggles", true, null), gloves, soda));
+        assertThat(standing(StationCheck.SPILL_KIT, NOW, true, kit)).isEqualTo(Standing.FOUND_WANTING);
+        assertThat(kit.wanting(TODAY)).containsExactly(gloves, soda);
+        assertThat(kit.firstToExpire()).contains(soda);
     }
 
     @ParameterizedTest

@@ -165,7 +165,8 @@ class DemoJobs {
     private long begin(String procedureId, @Nullable String code, String login, Jobs by) {
         @Nullable Battery battery = code == null ? null : batteries.byCode(code).orElseThrow();
         Procedure procedure = procedures.find(procedureId).orElseThrow();
-        ProcedureFile file = procedures.file(procedureId).orElseThrow();
+        ProcedureFile file =
+                situations.asRunOn(battery, procedures.file(procedureId).orElseThrow());
         return by.begin(new Jobs.NewJob(
                         procedureId,
                         procedure.version(),

@@ -8,8 +8,10 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.safety.KitItem;
 import org.ostendum.core.safety.StationCheck;
 import org.ostendum.core.safety.Training;
+import org.ostendum.web.store.Kits;
 import org.ostendum.web.store.Stations;
 import org.ostendum.web.store.Trainings;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -20,12 +22,14 @@ import org.springframework.stereotype.Component;
 @ConditionalOnProperty("ostendum.demo")
 class DemoSafety {
     private final Stations stations;
+    private final Kits kits;
     private final Trainings trainings;
     private final Clock clock;
     private final ZoneId zone;
 
-    DemoSafety(Stations stations, Trainings trainings, Clock clock, ZoneId zone) {
+    DemoSafety(Stations stations, Kits kits, Trainings trainings, Clock clock, ZoneId zone) {
         this.stations = stations;
+        this.kits = kits;
         this.trainings = trainings;
         this.clock = clock;
         this.zone = zone;
@@ -35,20 +39,36 @@ class DemoSafety {
      * One thing looked after.
      *
      * @param hoursAgo of its last check
-     * @param goodForDays of its contents, 0 where nothing expires
      */
-    private record Kept(StationCheck kind, String name, int hoursAgo, int goodForDays, String remark) {}
+    private record Kept(StationCheck kind, String name, int hoursAgo, String remark) {}
 
     private static final List<Kept> KEPT = List.of(
-            new Kept(StationCheck.EYEWASH_FLUSH, "Eyewash by stand A", 52, 0, ""),
-            new Kept(StationCheck.EYEWASH_FLUSH, "Eyewash at the aircraft bench", 51, 0, ""),
-            new Kept(StationCheck.EYEWASH_INSPECTION, "Both eyewashes, flow", 24 * 120, 0, "11 l a minute, 6 s away"),
-            new Kept(StationCheck.SHOWER, "Shower by stand B", 53, 0, ""),
-            new Kept(StationCheck.SPILL_KIT, "Spill kit by the door", 24 * 9, 210, "two pairs of gloves, 5 kg soda"),
-            new Kept(StationCheck.VENTILATION, "Roof fan", 24 * 6, 0, ""),
-            new Kept(StationCheck.EXTINGUISHER, "Extinguisher by the door", 24 * 38, 0, ""),
-            new Kept(StationCheck.TOOLS, "Insulated tools, red board", 24 * 30, 0, ""),
-            new Kept(StationCheck.SIGNS, "No smoking, no flame", 24 * 70, 0, ""));
+            new Kept(StationCheck.EYEWASH_FLUSH, "Eyewash by stand A", 52, ""),
+            new Kept(StationCheck.EYEWASH_FLUSH, "Eyewash at the aircraft bench", 51, ""),
+            new Kept(StationCheck.EYEWASH_INSPECTION, "Both eyewashes, flow", 24 * 120, "11 l a minute, 6 s away"),
+            new Kept(StationCheck.SHOWER, "Shower by stand B", 53, ""),
+            new Kept(StationCheck.SPILL_KIT, "Spill kit by the door", 24 * 9, ""),
+            new Kept(StationCheck.VENTILATION, "Roof fan", 24 * 6, ""),
+            new Kept(StationCheck.EXTINGUISHER, "Extinguisher by the door", 24 * 38, ""),
+            new Kept(StationCheck.TOOLS, "Insulated tools, red board", 24 * 30, ""),
+            new Kept(StationCheck.SIGNS, "No smoking, no flame", 24 * 70, ""));
+
+    /**
+     * A thing in the spill kit.
+     *
+     * @param goodForDays from today, 0 where no date is printed
+     */
+    private record InKit(String name, int goodForDays) {}
+
+    private static final List<InKit> IN_KIT = List.of(
+            new InKit("Bags and ties", 0),
+            new InKit("Gloves, first pair", 0),
+            new InKit("Gloves, second pair", 0),
+            new InKit("Goggles", 0),
+            new InKit("Sign and tape", 0),
+            new InKit("Soda, 5 kg", 210),
+            new InKit("Test strips", 480),
+            new InKit("Towels", 0));
 
     /**
      * A training held.
@@ -78,12 +98,21 @@ class DemoSafety {
         LocalDate today = LocalDate.ofInstant(now, zone);
         for (Kept kept : KEPT) {
             long id = stations.add(roomId, kept.kind(), kept.name());
-            @Nullable LocalDate expires = kept.goodForDays() == 0 ? null : today.plusDays(kept.goodForDays());
-            stations.check(id, now.minus(Duration.ofHours(kept.hoursAgo())), true, expires, kept.remark(), oskar);
+            stations.check(id, now.minus(Duration.ofHours(kept.hoursAgo())), true, kept.remark(), oskar);
+            if (kept.kind() == StationCheck.SPILL_KIT) {
+                fillKit(id, today, oskar);
+            }
         }
         for (Held held : HELD) {
             long person = persons.getOrDefault(held.login(), 0L);
             trainings.hold(person, held.training(), today.minusDays(held.daysAgo()), oskar);
+        }
+    }
+
+    private void fillKit(long station, LocalDate today, long person) {
+        for (InKit thing : IN_KIT) {
+            @Nullable LocalDate expires = thing.goodForDays() == 0 ? null : today.plusDays(thing.goodForDays());
+            kits.write(station, new KitItem(thing.name(), true, expires), person);
         }
     }
 }

@@ -37,6 +37,11 @@ public record BatteryDrawing(
         return "0 0 " + Math.round(width) + " " + Math.round(height);
     }
 
+    /** Outline of each case in the order of the path: of the blocks, or of single cells. */
+    public List<Box> caseBoxes() {
+        return cases.isEmpty() ? cells.stream().map(CellBox::box).toList() : cases;
+    }
+
     /** All straps as one path. */
     public String strapsPath() {
         return Strokes.path(straps);

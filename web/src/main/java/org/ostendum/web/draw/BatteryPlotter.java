@@ -163,8 +163,16 @@ public final class BatteryPlotter {
     /** The end post of a tray stands at the side of its cell that is nearer to the outside. */
     private Point outerPost(CasePlace place) {
         Box box = caseBox(place);
-        boolean left = place.column() < layout.columns() / 2.0;
-        return new Point(left ? box.x() + POST_INSET : box.right() - POST_INSET, box.bottom() - POST_INSET);
+        return new Point(isLeft(place) ? box.x() + POST_INSET : box.right() - POST_INSET, box.bottom() - POST_INSET);
+    }
+
+    /** Whether a strap joins one of the end cells, whose outer side the end post takes; others turn at the outer side. */
+    private boolean isEnd(CasePlace from, CasePlace to) {
+        return from.number() == 1 || to.number() == layout.cases().size();
+    }
+
+    private boolean isLeft(CasePlace place) {
+        return place.column() < layout.columns() / 2.0;
     }
 
     private List<Point> strap(CasePlace from, CasePlace to) {
@@ -182,7 +190,7 @@ public final class BatteryPlotter {
                     : List.of(new Point(a.x() + POST_INSET, y), new Point(b.right() - POST_INSET, y));
         }
         if (from.column() == to.column() && Math.abs(from.row() - to.row()) == 1) {
-            double x = a.right() - POST_INSET;
+            double x = isLeft(from) == isEnd(from, to) ? a.right() - POST_INSET : a.x() + POST_INSET;
             return from.row() < to.row()
                     ? List.of(new Point(x, a.bottom() - POST_INSET), new Point(x, b.y() + POST_INSET))
                     : List.of(new Point(x, a.y() + POST_INSET), new Point(x, b.bottom() - POST_INSET));

@@ -185,7 +185,8 @@ class BeginController {
         }
         Map<GateKey, String> overridden = new EnumMap<>(GateKey.class);
         shut.forEach(gate -> overridden.put(gate.gate(), reason));
-        ProcedureFile file = procedures.file(procedure.id()).orElseThrow();
+        ProcedureFile file =
+                situations.asRunOn(battery, procedures.file(procedure.id()).orElseThrow());
         long job = running.begin(
                 new Jobs.NewJob(
                         procedure.id(),

@@ -17,6 +17,7 @@ import org.ostendum.core.procedure.Situation.WeightPlate;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.safety.Training;
 import org.ostendum.web.judgement.Bench;
+import org.ostendum.web.procedures.ProcedureFile;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.BatteryState;
 import org.ostendum.web.store.ClosedRound;
@@ -65,6 +66,13 @@ public class Situations {
                 .findFirst()
                 .orElseGet(() -> names.get(0))
                 .id();
+    }
+
+    /** @return the procedure with every limit as the Rulebook holds it for a battery, or for the site */
+    public ProcedureFile asRunOn(@Nullable Battery battery, ProcedureFile file) {
+        return file.under(
+                bench.rulesFor(battery),
+                battery == null ? null : battery.type().model().duty());
     }
 
     /** @param machine the battery is to go into; null for none */

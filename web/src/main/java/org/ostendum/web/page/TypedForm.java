@@ -95,16 +95,18 @@ public final class TypedForm {
 
     /** A day that has come, null when none was typed. */
     public @Nullable LocalDate day(String field, LocalDate today) {
-        String text = get(field);
-        if (text.isEmpty()) {
-            return null;
+        LocalDate day = anyDay(field);
+        if (day != null && day.isAfter(today)) {
+            fault(field, "fault.date.future", get(field));
         }
+        return day;
+    }
+
+    /** A day, gone or to come, null when none was typed. */
+    public @Nullable LocalDate anyDay(String field) {
+        String text = get(field);
         try {
-            LocalDate day = LocalDate.parse(text);
-            if (day.isAfter(today)) {
-                fault(field, "fault.date.future", text);
-            }
-            return day;
+            return text.isEmpty() ? null : LocalDate.parse(text);
         } catch (DateTimeParseException e) {
             fault(field, "fault.date", text);
             return null;

@@ -13,7 +13,9 @@ import org.ostendum.core.procedure.GateKey;
 import org.ostendum.core.procedure.Procedure;
 import org.ostendum.core.procedure.Step;
 import org.ostendum.core.procedure.StopCondition;
+import org.ostendum.core.procedure.StopLimit;
 import org.ostendum.core.procedure.Task;
+import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.safety.Dress;
 import org.ostendum.core.safety.Hazard;
 import org.ostendum.core.safety.Training;
@@ -69,14 +71,39 @@ public record ProcedureFile(
             return new Step(id, text, why, picture, task(), Boolean.TRUE.equals(photos), Boolean.TRUE.equals(skip));
         }
 
+        private StepText under(Rules rules, @Nullable Duty duty) {
+            return measure == null ? this : measuring(measure.under(rules, duty));
+        }
+
+        StepText measuring(MeasureText measured) {
+            return new StepText(
+                    id, text, why, picture, photos, skip, hold, waitMinutes, measured, choose, write, rows, signOff);
+        }
+
+        /** A plain step: nothing but words, done when it is said to be done. */
+        static StepText plain(String id, String text) {
+            return new StepText(id, text, null, null, null, null, null, null, null, null, null, null, null);
+        }
+
+        /** The same step, done when a state has been confirmed. */
+        StepText holding(String confirm) {
+            return new StepText(
+                    id, text, why, picture, photos, skip, confirm, waitMinutes, measure, choose, write, rows, signOff);
+        }
+
+        /** The same step with other words beside it. */
+        StepText because(String reason) {
+            return new StepText(
+                    id, text, reason, picture, photos, skip, hold, waitMinutes, measure, choose, write, rows, signOff);
+        }
+
         private Task task() {
             if (hold != null) {
                 return new Task.Hold(hold);
             } else if (waitMinutes != null) {
                 return new Task.Wait(Duration.ofMinutes(waitMinutes));
             } else if (measure != null) {
-                return new Task.Measure(
-                        measure.unit(), measure.least(), measure.most(), measure.stopAbove(), measure.stop());
+                return measure.task();
             } else if (choose != null) {
                 return new Task.Choose(choose.stream().map(AnswerText::answer).toList());
             } else if (Boolean.TRUE.equals(write)) {
@@ -88,10 +115,34 @@ public record ProcedureFile(
         }
     }
 
-    /** A number to be read off. */
+    /**
+     * A number to be read off.
+     *
+     * @param stopAbove the limit itself, or null
+     * @param stopLimit the limit that the Rulebook holds, or null
+     */
     @JsonInclude(JsonInclude.Include.NON_NULL)
     public record MeasureText(
-            String unit, double least, double most, @Nullable Double stopAbove, @Nullable String stop) {}
+            String unit,
+            double least,
+            double most,
+            @Nullable Double stopAbove,
+            @Nullable StopLimit stopLimit,
+            @Nullable String stop) {
+
+        /** Until a job is begun nothing is known of its battery, and the standard limit stands for the site's. */
+        Task task() {
+            MeasureText limited = stopAbove == null ? under(Rules.standard(), null) : this;
+            return new Task.Measure(unit, least, most, limited.stopAbove(), stop);
+        }
+
+        private MeasureText under(Rules rules, @Nullable Duty duty) {
+            return stopLimit == null
+                    ? this
+                    : new MeasureText(
+                            unit, least, most, rules.value(stopLimit.rule(duty)).doubleValue(), stopLimit, stop);
+        }
+    }
 
     /** An answer to choose. */
     @JsonInclude(JsonInclude.Include.NON_NULL)
@@ -141,6 +192,34 @@ public record ProcedureFile(
                 records,
                 Boolean.TRUE.equals(report),
                 references);
+    }
+
+    /** The form in which a job runs it: every limit as the rules hold it for its battery. */
+    public ProcedureFile under(Rules rules, @Nullable Duty duty) {
+        return with(
+                orNone(gates),
+                references,
+                steps.stream().map(s -> s.under(rules, duty)).toList());
+    }
+
+    ProcedureFile with(List<GateKey> otherGates, List<String> otherReferences, List<StepText> otherSteps) {
+        return new ProcedureFile(
+                version,
+                title,
+                purpose,
+                subject,
+                duties,
+                rank,
+                training,
+                dress,
+                hazards,
+                otherGates,
+                practices,
+                records,
+                report,
+                otherReferences,
+                otherSteps,
+                stops);
     }
 
     private static <T> List<T> orNone(@Nullable List<T> list) {

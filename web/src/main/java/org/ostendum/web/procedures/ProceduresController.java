@@ -1,14 +1,20 @@
 package org.ostendum.web.procedures;
 
+import java.util.Arrays;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.procedure.GateKey;
 import org.ostendum.core.procedure.Procedure;
 import org.ostendum.web.page.Faults;
 import org.ostendum.web.page.NotFound;
 import org.ostendum.web.page.TypedForm;
 import org.ostendum.web.store.Person;
 import org.ostendum.web.store.ProcedureAddition;
+import org.ostendum.web.store.ProcedureAddition.Kind;
 import org.ostendum.web.store.ProcedureAdditions;
+import org.ostendum.web.store.ProcedureAdditions.NewAddition;
 import org.ostendum.web.words.Words;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -23,6 +29,8 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class ProceduresController {
     private static final int LONGEST = 400;
+    /** No meter in a battery room shows more. */
+    private static final double LARGEST = 100_000;
 
     private final SiteProcedures procedures;
     private final ProcedureAdditions additions;
@@ -48,7 +56,8 @@ class ProceduresController {
         page.addAttribute("place", "jobs");
         page.addAttribute("procedure", procedure);
         page.addAttribute("additions", additions.ever(procedure.id()));
-        page.addAttribute("kinds", ProcedureAddition.Kind.values());
+        page.addAttribute("kinds", Kind.values());
+        page.addAttribute("gates", addable(procedure));
         page.addAttribute("form", form);
         page.addAttribute("faults", form.faults());
         return "procedures/procedure";
@@ -64,8 +73,11 @@ class ProceduresController {
             RedirectAttributes flash) {
         Procedure procedure = find(id);
         TypedForm form = new TypedForm(typed, words);
-        Optional<ProcedureAddition.Kind> kind = form.choice("kind", ProcedureAddition.Kind.class);
-        String text = form.text("text", LONGEST);
+        Optional<Kind> kind = form.choice("kind", Kind.class);
+        Optional<GateKey> gate = kind.filter(k -> k == Kind.GATE).flatMap(k -> gate(form, procedure));
+        ProcedureAddition.@Nullable Range range =
+                kind.filter(k -> k == Kind.MEASURE).map(k -> range(form)).orElse(null);
+        String text = gate.isPresent() ? words.name(gate.get()) : form.text("text", LONGEST);
         String reason = form.text("reason", LONGEST);
         if (text.length() < 3 || reason.length() < 3) {
             form.fault(text.length() < 3 ? "text" : "reason", "rules.fault.reason");
@@ -77,9 +89,35 @@ class ProceduresController {
         if (!form.isSound() || kind.isEmpty()) {
             return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(procedure, form, page), page);
         }
-        additions.add(id, kind.get(), after.isEmpty() ? null : after, text, reason, person.id());
+        @Nullable String afterStep = after.isEmpty() ? null : after;
+        additions.add(new NewAddition(id, kind.get(), afterStep, text, range, gate.orElse(null), reason), person.id());
         flash.addFlashAttribute("told", words.text("procedure.added"));
         return "redirect:/procedures/" + id;
+    }
+
+    /** Gates the procedure does not ask yet and that its subject can answer. */
+    private static List<GateKey> addable(Procedure procedure) {
+        return Arrays.stream(GateKey.values())
+                .filter(gate -> gate != GateKey.TRAINED && !procedure.gates().contains(gate))
+                .filter(gate -> procedure.subject() == Procedure.Subject.BATTERY || gate.isOfRoom())
+                .toList();
+    }
+
+    private static Optional<GateKey> gate(TypedForm form, Procedure procedure) {
+        Optional<GateKey> gate = form.choice("gate", GateKey.class).filter(addable(procedure)::contains);
+        if (gate.isEmpty()) {
+            form.fault("gate", "fault.choose");
+        }
+        return gate;
+    }
+
+    private static ProcedureAddition.Range range(TypedForm form) {
+        double least = form.number("least", -LARGEST, LARGEST);
+        double most = form.number("most", -LARGEST, LARGEST);
+        if (form.isSound() && least >= most) {
+            form.fault("most", "procedure.fault.range", form.get("most"), form.get("least"));
+        }
+        return new ProcedureAddition.Range(form.text("unit", 12), least, most);
     }
 
     @PostMapping("/procedures/{id}/additions/{addition}")

@@ -3,14 +3,17 @@ package org.ostendum.web.procedures;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import org.ostendum.core.procedure.GateKey;
 import org.ostendum.core.procedure.Procedure;
+import org.ostendum.web.procedures.ProcedureFile.MeasureText;
 import org.ostendum.web.procedures.ProcedureFile.StepText;
 import org.ostendum.web.store.ProcedureAddition;
 import org.ostendum.web.store.ProcedureAdditions;
 import org.springframework.stereotype.Component;
 
-/** Procedures as this site runs them: what ships, with the site's own steps, cautions and references worked in. */
+/** Procedures as this site runs them: what ships, with the site's own steps, cautions, gates and references worked in. */
 @Component
 public class SiteProcedures {
     private final ProcedureShelf shelf;
@@ -43,49 +46,39 @@ public class SiteProcedures {
         }
         List<StepText> steps = new ArrayList<>(file.steps());
         List<String> references = new ArrayList<>();
+        List<GateKey> gates = new ArrayList<>(file.gates() == null ? List.of() : file.gates());
         for (ProcedureAddition addition : added) {
             switch (addition.kind()) {
                 case REFERENCE -> references.add(addition.text());
-                case STEP -> insert(steps, addition);
                 case CAUTION -> caution(steps, addition);
+                case STEP -> insert(steps, addition, plain(addition));
+                case HOLD -> insert(steps, addition, plain(addition).holding(addition.text()));
+                case MEASURE -> insert(steps, addition, measured(addition));
+                case GATE -> gate(gates, addition);
             }
         }
         references.addAll(file.references());
-        return new ProcedureFile(
-                file.version(),
-                file.title(),
-                file.purpose(),
-                file.subject(),
-                file.duties(),
-                file.rank(),
-                file.training(),
-                file.dress(),
-                file.hazards(),
-                file.gates(),
-                file.practices(),
-                file.records(),
-                file.report(),
-                references,
-                steps,
-                file.stops());
+        return file.with(gates, references, steps);
+    }
+
+    private static StepText plain(ProcedureAddition addition) {
+        return StepText.plain("site-" + addition.id(), addition.text());
+    }
+
+    private static StepText measured(ProcedureAddition addition) {
+        ProcedureAddition.Range range = Objects.requireNonNull(addition.range());
+        return plain(addition).measuring(new MeasureText(range.unit(), range.least(), range.most(), null, null, null));
+    }
+
+    private static void gate(List<GateKey> gates, ProcedureAddition addition) {
+        GateKey gate = addition.gate();
+        if (gate != null && !gates.contains(gate)) {
+            gates.add(gate);
+        }
     }
 
     /** A step of the site's own stands after the one it names, or first. */
-    private static void insert(List<StepText> steps, ProcedureAddition addition) {
-        StepText own = new StepText(
-                "site-" + addition.id(),
-                addition.text(),
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null);
+    private static void insert(List<StepText> steps, ProcedureAddition addition, StepText own) {
         steps.add(after(steps, addition), own);
     }
 
@@ -101,22 +94,6 @@ public class SiteProcedures {
     private static void caution(List<StepText> steps, ProcedureAddition addition) {
         int at = Math.max(0, after(steps, addition) - 1);
         StepText step = steps.get(at);
-        String why = step.why() == null ? addition.text() : step.why() + " " + addition.text();
-        steps.set(
-                at,
-                new StepText(
-                        step.id(),
-                        step.text(),
-                        why,
-                        step.picture(),
-                        step.photos(),
-                        step.skip(),
-                        step.hold(),
-                        step.waitMinutes(),
-                        step.measure(),
-                        step.choose(),
-                        step.write(),
-                        step.rows(),
-                        step.signOff()));
+        steps.set(at, step.because(step.why() == null ? addition.text() : step.why() + " " + addition.text()));
     }
 }

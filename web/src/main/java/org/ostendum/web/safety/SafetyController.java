@@ -2,7 +2,6 @@ package org.ostendum.web.safety;
 
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.time.format.DateTimeParseException;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -141,23 +140,12 @@ class SafetyController {
         } else if (remark.length() > 400) {
             form.fault("remark-" + id, "fault.length", remark.substring(0, 20) + "…", 400);
         }
-        LocalDate expires = day(form, "expires", "expires-" + id);
         if (!form.isSound()) {
             return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(form, words, page), page);
         }
-        stations.check(id, sound, expires, remark, person.id());
+        stations.check(id, sound, remark, person.id());
         flash.addFlashAttribute("told", words.text(sound ? "station.sound" : "station.wanting", station.name()));
         return "redirect:/safety";
-    }
-
-    private static @Nullable LocalDate day(TypedForm form, String field, String told) {
-        String text = form.get(field);
-        try {
-            return text.isEmpty() ? null : LocalDate.parse(text);
-        } catch (DateTimeParseException e) {
-            form.fault(told, "fault.date", text);
-            return null;
-        }
     }
 
     @PostMapping("/safety/stations")
@@ -173,7 +161,11 @@ class SafetyController {
         }
         if (form.isSound() && kind.isPresent() && room.isPresent()) {
             try {
-                stations.add(room.get().id(), kind.get(), name);
+                long station = stations.add(room.get().id(), kind.get(), name);
+                if (kind.get() == StationCheck.SPILL_KIT) {
+                    flash.addFlashAttribute("told", words.text("kit.new", name));
+                    return "redirect:/safety/stations/" + station + "/kit";
+                }
                 flash.addFlashAttribute("told", words.text("setup.kept", name));
                 return "redirect:/safety";
             } catch (DuplicateKeyException e) {

@@ -97,6 +97,8 @@ public final class Access {
             route(GET, "/safety", EVERYBODY),
             route(POST, "/safety/stations", SAFETY_OR_LEAD),
             route(POST, "/safety/stations/*", SAFETY_AND_WORKERS),
+            route(GET, "/safety/stations/*/kit", EVERYBODY),
+            route(POST, "/safety/stations/*/kit", SAFETY_AND_WORKERS),
             route(POST, "/safety/trainings", SAFETY_OR_LEAD),
             route(GET, "/setup", LEADS),
             route(GET, "/setup/**", LEADS),

@@ -9,7 +9,9 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Record;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.procedure.GateKey;
 import org.springframework.stereotype.Repository;
 
 /** The site's own steps, cautions and references. Taken out, they stay on record. */
@@ -52,25 +54,52 @@ public class ProcedureAdditions {
                         ProcedureAddition.Kind.valueOf(r.get(PROCEDURE_ADDITION.KIND)),
                         r.get(PROCEDURE_ADDITION.AFTER_STEP),
                         r.get(PROCEDURE_ADDITION.TEXT),
+                        range(r),
+                        r.get(PROCEDURE_ADDITION.GATE) == null ? null : GateKey.valueOf(r.get(PROCEDURE_ADDITION.GATE)),
                         r.get(PROCEDURE_ADDITION.REASON),
                         r.get(PROCEDURE_ADDITION.ADDED_AT),
                         r.get(PERSON.NAME),
                         r.get(PROCEDURE_ADDITION.ENDED_AT)));
     }
 
-    public void add(
+    private static ProcedureAddition.@Nullable Range range(Record r) {
+        return r.get(PROCEDURE_ADDITION.UNIT) == null
+                ? null
+                : new ProcedureAddition.Range(
+                        r.get(PROCEDURE_ADDITION.UNIT),
+                        r.get(PROCEDURE_ADDITION.LEAST),
+                        r.get(PROCEDURE_ADDITION.MOST));
+    }
+
+    /**
+     * What is to be added.
+     *
+     * @param range of a measurement, else null
+     * @param gate of a gate, else null
+     */
+    public record NewAddition(
             String procedureId,
             ProcedureAddition.Kind kind,
             @Nullable String afterStep,
             String text,
-            String reason,
-            long personId) {
+            ProcedureAddition.@Nullable Range range,
+            @Nullable GateKey gate,
+            String reason) {}
+
+    public void add(NewAddition added, long personId) {
+        ProcedureAddition.Range range = added.range();
         sql.insertInto(PROCEDURE_ADDITION)
-                .set(PROCEDURE_ADDITION.PROCEDURE_ID, procedureId)
-                .set(PROCEDURE_ADDITION.KIND, kind.name())
-                .set(PROCEDURE_ADDITION.AFTER_STEP, afterStep)
-                .set(PROCEDURE_ADDITION.TEXT, text)
-                .set(PROCEDURE_ADDITION.REASON, reason)
+                .set(PROCEDURE_ADDITION.PROCEDURE_ID, added.procedureId())
+                .set(PROCEDURE_ADDITION.KIND, added.kind().name())
+                .set(PROCEDURE_ADDITION.AFTER_STEP, added.afterStep())
+                .set(PROCEDURE_ADDITION.TEXT, added.text())
+                .set(PROCEDURE_ADDITION.UNIT, range == null ? null : range.unit())
+                .set(PROCEDURE_ADDITION.LEAST, range == null ? null : range.least())
+                .set(PROCEDURE_ADDITION.MOST, range == null ? null : range.most())
+                .set(
+                        PROCEDURE_ADDITION.GATE,
+                        added.gate() == null ? null : added.gate().name())
+                .set(PROCEDURE_ADDITION.REASON, added.reason())
                 .set(PROCEDURE_ADDITION.ADDED_AT, clock.instant())
                 .set(PROCEDURE_ADDITION.ADDED_BY, personId)
                 .execute();

@@ -8,12 +8,13 @@ import static org.ostendum.web.store.jooq.Tables.STATION_CHECK;
 
 import java.time.Clock;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.safety.Kit;
 import org.ostendum.core.safety.StationCheck;
 import org.ostendum.core.safety.StationState;
 import org.springframework.stereotype.Repository;
@@ -22,10 +23,12 @@ import org.springframework.stereotype.Repository;
 @Repository
 public class Stations {
     private final DSLContext sql;
+    private final Kits kits;
     private final Clock clock;
 
-    Stations(DSLContext sql, Clock clock) {
+    Stations(DSLContext sql, Kits kits, Clock clock) {
         this.sql = sql;
+        this.kits = kits;
         this.clock = clock;
     }
 
@@ -52,6 +55,8 @@ public class Stations {
     }
 
     private List<Station> fetch(Condition condition) {
+        Map<Long, Kit> contents = kits.of(
+                select(STATION.ID).from(STATION).where(condition.and(STATION.KIND.eq(StationCheck.SPILL_KIT.name()))));
         var newest = select(max(STATION_CHECK.ID)).from(STATION_CHECK).where(STATION_CHECK.STATION_ID.eq(STATION.ID));
         return sql.select(STATION.fields())
                 .select(STATION_CHECK.fields())
@@ -71,7 +76,7 @@ public class Stations {
                                 StationCheck.valueOf(r.get(STATION.KIND)),
                                 r.get(STATION_CHECK.CHECKED_AT),
                                 r.get(STATION_CHECK.SOUND) == null || r.get(STATION_CHECK.SOUND),
-                                r.get(STATION_CHECK.EXPIRES_ON)),
+                                contents.getOrDefault(r.get(STATION.ID), Kit.NONE)),
                         r.get(PERSON.NAME),
                         r.get(STATION_CHECK.REMARK)));
     }
@@ -85,19 +90,17 @@ public class Stations {
                 .fetchSingle(STATION.ID);
     }
 
-    public void check(long stationId, boolean sound, @Nullable LocalDate expiresOn, String remark, long personId) {
-        check(stationId, clock.instant(), sound, expiresOn, remark, personId);
+    public void check(long stationId, boolean sound, String remark, long personId) {
+        check(stationId, clock.instant(), sound, remark, personId);
     }
 
     /** The same for a check that was made before it is written down. */
-    public void check(
-            long stationId, Instant at, boolean sound, @Nullable LocalDate expiresOn, String remark, long personId) {
+    public void check(long stationId, Instant at, boolean sound, String remark, long personId) {
         sql.insertInto(STATION_CHECK)
                 .set(STATION_CHECK.STATION_ID, stationId)
                 .set(STATION_CHECK.CHECKED_AT, at)
                 .set(STATION_CHECK.PERSON_ID, personId)
                 .set(STATION_CHECK.SOUND, sound)
-                .set(STATION_CHECK.EXPIRES_ON, expiresOn)
                 .set(STATION_CHECK.REMARK, remark)
                 .execute();
     }

@@ -2,6 +2,7 @@ package org.ostendum.web.voltage;
 
 import java.util.Map;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.quantity.Volts;
 import org.ostendum.core.voltage.VoltageRound.Load;
@@ -43,9 +44,11 @@ class VoltageController {
     private String show(Battery battery, TypedForm form, Model page) {
         page.addAttribute("place", "fleet");
         page.addAttribute("battery", battery);
-        page.addAttribute("rows", VoltageDesk.rows(battery.type().model().layout()));
-        page.addAttribute("rest", desk.last(battery, Load.REST).orElse(null));
-        page.addAttribute("load", desk.last(battery, Load.LOAD).orElse(null));
+        VoltageDesk.@Nullable Read rest = desk.last(battery, Load.REST).orElse(null);
+        VoltageDesk.@Nullable Read load = desk.last(battery, Load.LOAD).orElse(null);
+        page.addAttribute("rest", rest);
+        page.addAttribute("load", load);
+        page.addAttribute("on", VoltageDrawing.of(battery.type(), rest, load));
         page.addAttribute("loads", Load.values());
         page.addAttribute("form", form);
         page.addAttribute("faults", form.faults());

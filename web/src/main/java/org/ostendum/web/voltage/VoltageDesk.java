@@ -1,13 +1,10 @@
 package org.ostendum.web.voltage;
 
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.battery.CasePlace;
-import org.ostendum.core.battery.CellLayout;
 import org.ostendum.core.judge.Finding;
 import org.ostendum.core.judge.Gravities;
 import org.ostendum.core.measure.Happenings;
@@ -48,9 +45,6 @@ class VoltageDesk {
         this.logbook = logbook;
     }
 
-    /** One place of the tray or pack in its row; 0 for an empty place. */
-    record Place(int number, String arrow) {}
-
     /**
      * What was last read in one state.
      *
@@ -58,38 +52,6 @@ class VoltageDesk {
      * @param percent state of charge by the rest voltage; null under load
      */
     record Read(VoltageRound round, List<Finding> findings, List<Integer> suspects, @Nullable Integer percent) {}
-
-    /** The places as they lie in front of the technician, back row first. */
-    static List<List<Place>> rows(CellLayout layout) {
-        List<List<Place>> rows = new ArrayList<>();
-        for (int row = 0; row < layout.rows(); row++) {
-            List<Place> places = new ArrayList<>();
-            for (int column = 0; column < layout.columns(); column++) {
-                places.add(place(layout, row, column));
-            }
-            rows.add(places);
-        }
-        return rows;
-    }
-
-    private static Place place(CellLayout layout, int row, int column) {
-        return layout.cases().stream()
-                .filter(c -> c.row() == row && c.column() == column)
-                .findFirst()
-                .map(c -> new Place(c.number(), arrow(layout, c)))
-                .orElse(new Place(0, ""));
-    }
-
-    private static String arrow(CellLayout layout, CasePlace place) {
-        return layout.isPack()
-                ? switch (place.facing()) {
-                    case RIGHT -> "+ → −";
-                    case LEFT -> "− ← +";
-                    case FRONT -> "+ ↓ −";
-                    case BACK -> "− ↑ +";
-                }
-                : "";
-    }
 
     Optional<Read> last(Battery battery, Load load) {
         return voltages.last(battery.id(), load).map(round -> read(battery, round));

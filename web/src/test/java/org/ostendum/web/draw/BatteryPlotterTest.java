@@ -64,6 +64,21 @@ class BatteryPlotterTest {
         assertThat(drawing.straps()).hasSize(cases - 1);
     }
 
+    @ParameterizedTest
+    @CsvSource(textBlock = LAYOUTS)
+    void noPostStandsOnAnother(String text, int cellsPerCase) {
+        List<Post> posts = plot(text, cellsPerCase).posts();
+        for (Post post : posts) {
+            assertThat(posts.stream().filter(other -> distance(post.at(), other.at()) < 15))
+                    .as("%s", post)
+                    .containsExactly(post);
+        }
+    }
+
+    private static double distance(Point a, Point b) {
+        return Math.hypot(a.x() - b.x(), a.y() - b.y());
+    }
+
     /** The sketches' fault: figures must stand clear of posts and straps. */
     @ParameterizedTest
     @CsvSource(textBlock = LAYOUTS)

@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.safety.KitItem;
 import org.ostendum.core.safety.Training;
 import org.ostendum.web.store.Incidents;
 import org.ostendum.web.store.People;
@@ -72,21 +73,45 @@ class SafetyPagesTest extends HouseTest {
         assertThat(oskar.page("/safety")).contains("Everything stands ready", "needle in the green");
     }
 
+    /** What is taken out of the kit shuts the gates at once, and what is put in opens them. */
+    @Test
+    void aKitIsKeptItemByItem() throws Exception {
+        String kit = "/safety/stations/" + station("Spill kit by the door").id() + "/kit";
+        assertThat(ines.page(kit)).contains("All 8 things are there", "First to expire: Soda, 5 kg");
+        ines.send(kit, "item", "Towels", "deed", "TAKEN");
+        assertThat(ines.page(kit)).contains("1 of 8 things is missing");
+        assertThat(ines.page("/safety")).contains("found wanting");
+        ines.send(kit, "item", "Towels", "deed", "PUT_IN");
+        ines.send(kit, "item", "Soda, 5 kg", "deed", "PUT_IN", "expires", "2020-01-31");
+        assertThat(station("Spill kit by the door").state().contents().wanting(LocalDate.now()))
+                .extracting(KitItem::name)
+                .containsExactly("Soda, 5 kg");
+        ines.send(kit, "item", "Soda, 5 kg", "deed", "STRUCK");
+        assertThat(ines.page(kit)).contains("All 7 things are there");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "item, '', deed, PUT_IN, Write something",
+        "item, Rope, deed, BURNT, Choose one",
+        "expires, soon, deed, PUT_IN, “soon” is no date",
+    })
+    void whatCannotBeWrittenOfAKitIsNamed(String field, String value, String other, String otherValue, String told)
+            throws Exception {
+        String kit = "/safety/stations/" + station("Spill kit by the door").id() + "/kit";
+        String item = field.equals("item") ? value : "Rope";
+        String expires = field.equals("expires") ? value : "";
+        MockHttpServletResponse answer = ines.send(kit, "item", item, "expires", expires, other, otherValue);
+        assertThat(answer.getStatus()).isEqualTo(422);
+        assertThat(answer.getContentAsString()).contains(told);
+    }
+
     @Test
     void foundWantingWantsWords() throws Exception {
         long id = station("Insulated tools, red board").id();
         MockHttpServletResponse answer = ines.send("/safety/stations/" + id, "sound", "false", "remark", "");
         assertThat(answer.getStatus()).isEqualTo(422);
         assertThat(answer.getContentAsString()).contains("Say what is wrong");
-        assertThat(ines.send(
-                                "/safety/stations/"
-                                        + station("Spill kit by the door").id(),
-                                "sound",
-                                "true",
-                                "expires",
-                                "soon")
-                        .getContentAsString())
-                .contains("“soon” is no date");
         assertThat(ines.send("/safety/stations/99999", "sound", "true").getStatus())
                 .isEqualTo(404);
     }

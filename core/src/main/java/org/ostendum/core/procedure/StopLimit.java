@@ -1,0 +1,24 @@
+package org.ostendum.core.procedure;
+
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.battery.Duty;
+import org.ostendum.core.rulebook.RuleKey;
+
+/** A limit of a measured step that follows the Rulebook: above it a stop condition holds. */
+public enum StopLimit {
+    /** Electrolyte on charge. */
+    CHARGE,
+    /** Electrolyte during the first charge. */
+    INITIAL_CHARGE;
+
+    /**
+     * @param duty of the battery, null for none
+     * @return the rule that holds the limit
+     */
+    public RuleKey rule(@Nullable Duty duty) {
+        return switch (this) {
+            case CHARGE -> duty == Duty.AIRCRAFT ? RuleKey.CHARGE_STOP_AIRCRAFT : RuleKey.CHARGE_STOP;
+            case INITIAL_CHARGE -> RuleKey.INITIAL_PAUSE;
+        };
+    }
+}
