@@ -166,7 +166,10 @@ public final class BatteryPlotter {
         return new Point(isLeft(place) ? box.x() + POST_INSET : box.right() - POST_INSET, box.bottom() - POST_INSET);
     }
 
-    /** Whether a strap joins one of the end cells, whose outer side the end post takes; others turn at the outer side. */
+    /**
+     * Whether a strap joins one of the end cells, whose outer side the end post takes. Others turn away from the post
+     * by which the path came in; at the left hand in the middle, since the cell's number stands in the corner.
+     */
     private boolean isEnd(CasePlace from, CasePlace to) {
         return from.number() == 1 || to.number() == layout.cases().size();
     }
@@ -190,7 +193,7 @@ public final class BatteryPlotter {
                     : List.of(new Point(a.x() + POST_INSET, y), new Point(b.right() - POST_INSET, y));
         }
         if (from.column() == to.column() && Math.abs(from.row() - to.row()) == 1) {
-            double x = isLeft(from) == isEnd(from, to) ? a.right() - POST_INSET : a.x() + POST_INSET;
+            double x = isLeft(from) == isEnd(from, to) ? a.right() - POST_INSET : a.middleX();
             return from.row() < to.row()
                     ? List.of(new Point(x, a.bottom() - POST_INSET), new Point(x, b.y() + POST_INSET))
                     : List.of(new Point(x, a.y() + POST_INSET), new Point(x, b.bottom() - POST_INSET));
