@@ -4,13 +4,30 @@ import java.util.Arrays;
 import java.util.List;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
+import org.ostendum.bench.accuracy.JudgeAccuracy;
 
-/** {@code ./ostendum bench [verdict] [pages] [N …]}: both by default; N are numbers of batteries, 200 and 2000 by default. */
+/**
+ * {@code ./ostendum bench [verdict] [pages] [judge] [N …]}: the first two by default. N are numbers of batteries, 200 and
+ * 2000 for the pages; for {@code judge} the number simulated, 2000, and the first seed.
+ */
 public final class Bench {
+    private static final int SIMULATED = 2000;
+    /** Seeds below it were used for tuning. */
+    private static final int REPORTED_SEEDS = 1_000_000;
+
     private Bench() {}
 
     public static void main(String[] arguments) throws Exception {
         List<String> asked = Arrays.asList(arguments);
+        int[] numbers = asked.stream()
+                .filter(a -> a.matches("\\d+"))
+                .mapToInt(Integer::parseInt)
+                .toArray();
+        if (asked.contains("judge")) {
+            JudgeAccuracy.run(
+                    numbers.length > 0 ? numbers[0] : SIMULATED, numbers.length > 1 ? numbers[1] : REPORTED_SEEDS);
+            return;
+        }
         boolean all = !asked.contains("verdict") && !asked.contains("pages");
         if (all || asked.contains("verdict")) {
             new Runner(new OptionsBuilder()
@@ -19,11 +36,7 @@ public final class Bench {
                     .run();
         }
         if (all || asked.contains("pages")) {
-            int[] sizes = asked.stream()
-                    .filter(a -> a.matches("\\d+"))
-                    .mapToInt(Integer::parseInt)
-                    .toArray();
-            PageBench.run(sizes.length == 0 ? new int[] {200, 2000} : sizes);
+            PageBench.run(numbers.length == 0 ? new int[] {200, 2000} : numbers);
         }
     }
 }

@@ -1,17 +1,25 @@
 package org.ostendum.core.judge;
 
+import java.time.Instant;
 import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.measure.EventLog;
 import org.ostendum.core.quantity.GravityDifference;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
 
 /** One battery laid before the judge: everything already resolved to rules, corrected gravities and sound rounds. */
 public final class Case {
+    /** What lies further back says little of today. */
+    private static final int ROUNDS_LOOKED_BACK = 30;
+
     private final BatteryModel model;
     private final Rules rules;
     private final ZoneId zone;
@@ -21,13 +29,17 @@ public final class Case {
     private final List<DatedGravities> soundPast;
     private final Scatter scatter;
     private final Set<Integer> setAside;
+    private final EventLog events;
+    private final List<DatedGravities> fullRounds;
+    private final Map<Integer, CellCourse> courses = new HashMap<>();
 
     /**
      * @param zone in which dates are named
      * @param latest the round to be judged
      * @param past earlier rounds, oldest first
+     * @param events what happened between them, as far as it is on record
      */
-    public Case(BatteryModel model, Rules rules, ZoneId zone, PastRound latest, List<PastRound> past) {
+    public Case(BatteryModel model, Rules rules, ZoneId zone, PastRound latest, List<PastRound> past, EventLog events) {
         this.model = model;
         this.rules = rules;
         this.zone = zone;
@@ -43,6 +55,22 @@ public final class Case {
         Gravities read = Gravities.of(latest.round(), rules.temperatureCorrection());
         this.setAside = suspects(read);
         this.gravities = read.without(setAside);
+        this.events = events;
+        this.fullRounds = fullRounds();
+    }
+
+    /** A battery of which only rounds are on record. */
+    public Case(BatteryModel model, Rules rules, ZoneId zone, PastRound latest, List<PastRound> past) {
+        this(model, rules, zone, latest, past, EventLog.NONE);
+    }
+
+    private List<DatedGravities> fullRounds() {
+        List<DatedGravities> full = new ArrayList<>(
+                soundPast.stream().filter(p -> p.state().isFull()).toList());
+        if (missingForComparison().isEmpty()) {
+            full.add(new DatedGravities(latest.round().takenAt(), latest.round().state(), gravities));
+        }
+        return List.copyOf(full.subList(Math.max(0, full.size() - ROUNDS_LOOKED_BACK), full.size()));
     }
 
     private Set<Integer> suspects(Gravities read) {
@@ -87,6 +115,24 @@ public final class Case {
     /** Cells of the latest round whose reading is not believed until it is drawn again. */
     public Set<Integer> setAside() {
         return setAside;
+    }
+
+    /** Rounds on a full battery with gravities that can be relied on, the latest with them if it is one; oldest first. */
+    public List<DatedGravities> full() {
+        return fullRounds;
+    }
+
+    /** One cell against its battery over {@link #full()}. */
+    public CellCourse course(int cell) {
+        return courses.computeIfAbsent(cell, c -> CellCourse.of(this, c));
+    }
+
+    public EventLog events() {
+        return events;
+    }
+
+    public Instant now() {
+        return latest.round().takenAt();
     }
 
     public Scatter scatter() {

@@ -10,10 +10,16 @@ import org.ostendum.core.judge.question.DryCells;
 import org.ostendum.core.judge.question.Evenness;
 import org.ostendum.core.judge.question.FallingCells;
 import org.ostendum.core.judge.question.FullWindow;
+import org.ostendum.core.judge.question.HotBattery;
 import org.ostendum.core.judge.question.ImpossibleReadings;
+import org.ostendum.core.judge.question.LayeredAcid;
 import org.ostendum.core.judge.question.OverfilledCells;
+import org.ostendum.core.judge.question.TappedBlocks;
+import org.ostendum.core.judge.question.ThirstyBattery;
+import org.ostendum.core.judge.question.ThirstyCells;
 import org.ostendum.core.judge.question.UnreliableRound;
 import org.ostendum.core.judge.question.WeakCells;
+import org.ostendum.core.judge.question.WornBattery;
 
 /** Asks every question of a battery and puts the answers in order. */
 public final class Judge {
@@ -25,8 +31,14 @@ public final class Judge {
             new ColourOfSample(),
             new WeakCells(),
             new FallingCells(),
+            new TappedBlocks(),
             new Evenness(),
-            new FullWindow());
+            new FullWindow(),
+            new LayeredAcid(),
+            new ThirstyCells(),
+            new ThirstyBattery(),
+            new HotBattery(),
+            new WornBattery());
 
     private Judge() {}
 

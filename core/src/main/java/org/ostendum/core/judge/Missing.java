@@ -13,5 +13,12 @@ public enum Missing {
     /** More rounds, to tell a trend from scatter. */
     MORE_ROUNDS,
     LEVELS,
-    COLOURS
+    COLOURS,
+    ROUND_AFTER_EQUALISE,
+    /** Waterings with their millilitres. */
+    WATER_ON_RECORD,
+    /** Ampere-hours of shifts and charges. */
+    AMP_HOURS,
+    /** Highest temperatures of charges. */
+    TEMPERATURES
 }

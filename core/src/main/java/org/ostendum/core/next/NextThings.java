@@ -136,9 +136,10 @@ public final class NextThings {
     /** Minutes at the battery, not on the charger. Rule of thumb: 15 s to draw a cell, 10 s to water one, and the walk. */
     private static int minutes(NextStep step, int cells) {
         return switch (step) {
-            case TAKE_ROUND, READ_AGAIN, READ_AFTER_EQUALISE -> 3 + cells / 4;
+            case TAKE_ROUND, READ_AGAIN, READ_AFTER_EQUALISE, READ_CHARGE_VOLTS -> 3 + cells / 4;
             case WATER, COVER_PLATES, DRAW_OFF -> 3 + cells / 6;
-            case CHARGE, EQUALISE -> 5;
+            case CHARGE, EQUALISE, COOL, LONG_CHARGE -> 5;
+            case CHECK_CHARGER, MOVE_TAP, ADJUST_ACID -> 20;
             case WASH -> 15;
             case TEST_CAPACITY -> 30;
             case REPAIR_CELL -> 120;

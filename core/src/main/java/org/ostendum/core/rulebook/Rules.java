@@ -61,6 +61,10 @@ public final class Rules {
         return in(key, Unit.COUNT).intValue();
     }
 
+    public int percent(RuleKey key) {
+        return in(key, Unit.PERCENT).intValue();
+    }
+
     public Volts volts(RuleKey key) {
         return new Volts(in(key, Unit.MILLIVOLTS).intValue());
     }

@@ -1,12 +1,44 @@
 package org.ostendum.core.sim;
 
 import java.util.List;
+import org.ostendum.core.measure.EventLog;
 import org.ostendum.core.measure.Round;
+import org.ostendum.core.quantity.CorrectedGravity;
 
-/** A simulated stretch of a battery's life: what happened and what was read, each in the order of time. */
-public record Life(List<Happening> happenings, List<Round> rounds) {
+/**
+ * A simulated stretch of a battery's life: what a site has on record of it, and what was really so.
+ *
+ * @param rounds in the order of time
+ * @param truths one for each round
+ */
+public record Life(EventLog events, List<Round> rounds, List<Truth> truths) {
     public Life {
-        happenings = List.copyOf(happenings);
         rounds = List.copyOf(rounds);
+        truths = List.copyOf(truths);
+    }
+
+    /**
+     * What nobody in the room can see at a round.
+     *
+     * @param day counted from 0
+     * @param mixed gravity of each cell's electrolyte once mixed, at 25 °C
+     * @param layered mean points by which samples from the top lie below it
+     * @param hard mean hard sulfate, part of capacity
+     * @param plates what the plates still have in the weakest cell, part of rated capacity
+     * @param mistaken cells whose reading is a slip
+     * @param unmixed whether water was poured after the last charge
+     */
+    public record Truth(
+            int day,
+            List<CorrectedGravity> mixed,
+            double layered,
+            double hard,
+            double plates,
+            List<Integer> mistaken,
+            boolean unmixed) {
+        public Truth {
+            mixed = List.copyOf(mixed);
+            mistaken = List.copyOf(mistaken);
+        }
     }
 }

@@ -5,223 +5,208 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
-import java.util.stream.Stream;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
-import org.ostendum.core.measure.CellReading;
-import org.ostendum.core.measure.Colour;
-import org.ostendum.core.measure.Level;
+import org.ostendum.core.measure.BatteryEvent;
+import org.ostendum.core.measure.EventLog;
+import org.ostendum.core.measure.EventType;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.measure.RoundState;
-import org.ostendum.core.quantity.Celsius;
-import org.ostendum.core.quantity.SpecificGravity;
 
 /**
- * A battery that is worked, charged, watered, equalised and read, day by day, with stories planted in it. A picture of
- * records, not of chemistry: gravities on a full charge drift, fail and scatter as records of real rooms do. The same seed
- * gives the same life.
+ * A battery that is worked, charged, equalised, read and watered day by day on its site, with faults planted. The same
+ * seed gives the same life.
  */
 public final class SimulatedBattery {
-    /** Watts and chemistry aside, 1.10 Ah go in for each Ah taken out. */
-    private static final double CHARGE_RETURN = 1.10;
+    private static final double WORK_HOURS = 6;
+    /** A year brings so much more gas for each Ah (antimony). */
+    private static final double GASSING_A_YEAR = 0.04;
+    /** A year takes so much of the plates by ordinary use. */
+    private static final double PLATES_A_YEAR = 0.03;
 
-    private static final double HYDROMETER_POINTS = 1.6;
-
-    private final BatteryModel model;
-    private final Habits habits;
-    private final List<Story> stories;
+    private final Site site;
+    private final List<Fault> faults;
+    private final Planted planted;
     private final Random random;
-    private final List<SimulatedCell> cells = new ArrayList<>();
-    private final List<Happening> happenings = new ArrayList<>();
+    private final CellBank bank;
+    private final Chemistry chemistry;
+    private final Stepper stepper;
+    private final Reader reader;
+    private final Instant start;
+    private final List<BatteryEvent> events = new ArrayList<>();
     private final List<Round> rounds = new ArrayList<>();
-    private int daysSinceRound;
-    private int daysSinceWater;
-    private int daysSinceEqualise;
+    private final List<Life.Truth> truths = new ArrayList<>();
+    private final double seasonStart;
+    private int sinceRound;
+    private int sinceWater;
+    private int sinceEqualise;
+    private boolean unmixed;
+    private double hottest;
 
-    private SimulatedBattery(BatteryModel model, Habits habits, List<Story> stories, long seed) {
-        this.model = model;
-        this.habits = habits;
-        this.stories = List.copyOf(stories);
+    private SimulatedBattery(
+            BatteryModel model, Site site, List<Fault> faults, Instant start, double stepHours, long seed) {
+        this.site = site;
+        this.faults = List.copyOf(faults);
+        this.planted = new Planted(faults);
         this.random = new Random(seed);
-        for (int cell = 0; cell < model.cells(); cell++) {
-            cells.add(new SimulatedCell(random));
-        }
-        this.daysSinceRound = random.nextInt(habits.roundEveryDays());
-        this.daysSinceWater = random.nextInt(habits.waterEveryDays());
-        this.daysSinceEqualise = random.nextInt(habits.equaliseEveryDays());
+        this.bank = new CellBank(model, random);
+        this.chemistry = new Chemistry(model.cells());
+        this.stepper = new Stepper(chemistry, stepHours, (b, hours, amps) -> hottest = Math.max(hottest, b.celsius));
+        this.reader = new Reader(site, random);
+        this.start = start;
+        this.seasonStart = random.nextDouble();
+        this.sinceRound = random.nextInt(site.roundEvery());
+        this.sinceWater = random.nextInt(site.waterEvery());
+        this.sinceEqualise = site.equaliseEvery() == 0 ? 0 : random.nextInt(site.equaliseEvery());
+        bank.gassing = 1 + 0.1 * random.nextDouble();
     }
 
     /**
-     * @param firstMorning 06:00 of the first day
-     * @param days number of days; the last round is taken on the last of them unless the battery was forgotten
+     * @param start 06:00 of the first day
+     * @param stepHours length of a step, above 0; a sixtieth for one minute
+     * @return its life over {@code days}
      */
     public static Life live(
-            BatteryModel model, Habits habits, List<Story> stories, Instant firstMorning, int days, long seed) {
-        SimulatedBattery battery = new SimulatedBattery(model, habits, stories, seed);
+            BatteryModel model, Site site, List<Fault> faults, Instant start, int days, double stepHours, long seed) {
+        SimulatedBattery battery = new SimulatedBattery(model, site, faults, start, stepHours, seed);
         for (int day = 0; day < days; day++) {
-            battery.day(day, days, firstMorning.plus(Duration.ofDays(day)));
+            battery.day(day);
         }
-        return new Life(battery.happenings, battery.rounds);
+        return new Life(new EventLog(battery.events), battery.rounds, battery.truths);
     }
 
-    private void day(int day, int days, Instant morning) {
-        age(day);
-        boolean last = day == days - 1;
-        boolean works = day % 7 < habits.workDaysPerWeek();
-        if (!works && !last) {
-            return;
+    private void day(int day) {
+        double season = Math.sin(2 * Math.PI * (seasonStart + day / 365.0));
+        chemistry.ambient = 21 + 6 * season + random.nextGaussian() * 1.5;
+        hottest = bank.celsius;
+        planted.morning(bank, chemistry, day);
+        age();
+        if (day % 7 < site.workDays()) {
+            work(day, season);
+        } else {
+            rest(24);
         }
-        double ampHours = model.capacity().ampHours() * habits.depth() * (0.85 + 0.3 * random.nextDouble());
-        happen(morning.plus(Duration.ofHours(6)), Happening.Kind.DISCHARGE, ampHours);
-        Instant chargeEnd = morning.plus(Duration.ofMinutes(15 * 60 + random.nextInt(50)));
-        happen(morning.plus(Duration.ofMinutes(500)), Happening.Kind.CHARGE_START, 0);
-        happen(chargeEnd, Happening.Kind.CHARGE_END, ampHours * CHARGE_RETURN);
-        Instant ready = equaliseIfDue(chargeEnd, day, last);
-        readIfDue(ready.plus(Duration.ofMinutes(45 + random.nextInt(60))), day, days);
-        waterIfDue(ready.plus(Duration.ofMinutes(150)), last);
+        sinceRound++;
+        sinceWater++;
+        sinceEqualise++;
     }
 
-    private void age(int day) {
-        daysSinceRound++;
-        daysSinceWater++;
-        daysSinceEqualise++;
-        for (int cell = 1; cell <= cells.size(); cell++) {
-            cells.get(cell - 1).ageDay(failingPerDay(cell, day));
+    private void age() {
+        bank.gassing += GASSING_A_YEAR / 365;
+        for (int i = 0; i < bank.cells; i++) {
+            bank.plates[i] -= PLATES_A_YEAR / 365;
         }
     }
 
-    private double failingPerDay(int cell, int day) {
-        return told(Story.FailingCell.class)
-                .filter(s -> s.cell() == cell && day >= s.fromDay())
-                .mapToDouble(s -> s.pointsPerMonth() / 30)
-                .sum();
+    private void rest(double hours) {
+        stepper.run(bank, b -> 0, hours, Stepper.NEVER);
     }
 
-    private Instant equaliseIfDue(Instant chargeEnd, int day, boolean last) {
-        boolean never = told(Story.NotEqualised.class).anyMatch(s -> day >= s.fromDay());
-        boolean atTheEnd = last && told(Story.EqualisedAtTheEnd.class).findAny().isPresent();
-        boolean due = daysSinceEqualise >= habits.equaliseEveryDays() && !last && !never;
-        if (!due && !atTheEnd) {
-            return chargeEnd;
+    private void work(int day, double season) {
+        double depth = site.depth() * (1 + 0.08 * season + 0.12 * random.nextGaussian());
+        double amps = bank.capacity * Math.max(0.1, Math.min(0.85, depth)) / WORK_HOURS;
+        Stepper.Run shift = stepper.run(bank, b -> -amps, WORK_HOURS, (b, out) -> -b.leftInWeakest());
+        double taken = -shift.ampHours();
+        rest(9 - shift.hours());
+        Charger charger = planted.charger(day);
+        Stepper.Run charge = charger.charge(stepper, bank, taken);
+        double hours = charge.hours();
+        if (site.logsAmpHours()) {
+            note(at(day, WORK_HOURS), EventType.DISCHARGE, taken * logError());
         }
-        Instant end = chargeEnd.plus(Duration.ofHours(3));
-        happen(end, Happening.Kind.EQUALISE_END, 3);
-        cells.forEach(SimulatedCell::equalise);
-        daysSinceEqualise = 0;
-        return end;
+        note(at(day, 9 + hours), EventType.CHARGE_END, site.logsAmpHours() ? charge.ampHours() * logError() : 0);
+        unmixed = false;
+        boolean equalised = site.equaliseEvery() > 0 && sinceEqualise >= site.equaliseEvery();
+        if (equalised) {
+            hours += charger.equalise(stepper, bank, 3).hours();
+            note(at(day, 9 + hours), EventType.EQUALISE_END, 3);
+            sinceEqualise = 0;
+        }
+        double finish = charger.finish() * bank.capacity;
+        double @Nullable [] volts = site.readsVolts() ? volts(finish) : null;
+        if (site.logsAmpHours() && random.nextInt(7) == 0) {
+            note(at(day, 9 + hours), EventType.TEMPERATURE_MAX, Math.rint(hottest));
+        }
+        double left = Math.max(1.5, 24 - 9 - hours);
+        rest(1);
+        careFor(day, 10 + hours, equalised, volts);
+        rest(left - 1);
     }
 
-    private void waterIfDue(Instant at, boolean last) {
-        if (daysSinceWater >= habits.waterEveryDays() && !last) {
-            happen(at, Happening.Kind.WATER, model.cells() * model.capacity().ampHours() * 0.06);
-            daysSinceWater = 0;
+    private double logError() {
+        return 1 + 0.01 * random.nextGaussian();
+    }
+
+    private double[] volts(double amps) {
+        return IntStream.range(0, bank.cells)
+                .mapToDouble(i -> Chemistry.voltsOnCharge(bank, i, amps))
+                .toArray();
+    }
+
+    private void careFor(int day, double hour, boolean equalised, double @Nullable [] volts) {
+        boolean waterDue = sinceWater >= site.waterEvery() + random.nextInt(4) - 1;
+        boolean roundDue = sinceRound >= site.roundEvery() + random.nextInt(9) - 4;
+        boolean waterFirst = waterDue && random.nextInt(25) == 0;
+        if (waterFirst) {
+            water(day, hour);
+        }
+        if (roundDue) {
+            read(day, hour + 0.2, equalised ? RoundState.AFTER_EQUALISE : RoundState.FULL_CHARGE, volts);
+        }
+        if (waterDue && !waterFirst) {
+            water(day, hour + 0.5);
         }
     }
 
-    private void readIfDue(Instant at, int day, int days) {
-        boolean last = day == days - 1;
-        int forgotten =
-                told(Story.Forgotten.class).mapToInt(Story.Forgotten::days).sum();
-        boolean due = daysSinceRound >= habits.roundEveryDays() && days - day > forgotten;
-        if (due || (last && forgotten == 0)) {
-            read(at, day, last);
-            daysSinceRound = 0;
+    private void read(int day, double hour, RoundState state, double @Nullable [] volts) {
+        List<Integer> shedding = faults.stream()
+                .filter(f -> f instanceof Fault.SheddingCell && day >= f.fromDay() + 60)
+                .map(f -> ((Fault.SheddingCell) f).cell())
+                .toList();
+        Reader.Read read = reader.read(bank, at(day, hour), state, volts, shedding);
+        rounds.add(read.round());
+        truths.add(new Life.Truth(
+                day,
+                IntStream.range(0, bank.cells).mapToObj(bank::mixedGravity).toList(),
+                mean(bank.layer) / 2,
+                mean(bank.hard),
+                IntStream.range(0, bank.cells)
+                        .mapToDouble(i -> bank.plates[i])
+                        .min()
+                        .orElse(1),
+                read.mistaken(),
+                unmixed));
+        sinceRound = 0;
+    }
+
+    private static double mean(double[] values) {
+        double sum = 0;
+        for (double value : values) {
+            sum += value;
         }
+        return sum / values.length;
     }
 
-    private void read(Instant at, int day, boolean last) {
-        boolean afterWater = last && told(Story.ReadAfterWater.class).findAny().isPresent();
-        if (afterWater) {
-            happen(at.minus(Duration.ofMinutes(20)), Happening.Kind.WATER, model.cells() * 40.0);
+    /** Fills every cell to its mark, more or less. */
+    private void water(int day, double hour) {
+        double millilitres = 0;
+        for (int i = 0; i < bank.cells; i++) {
+            double wanted = (1 - bank.reserveLeft(i)) * CellBank.RESERVE + 0.03 * random.nextGaussian();
+            double grams = Math.max(0, wanted);
+            bank.pour(i, grams);
+            millilitres += grams * bank.capacity;
         }
-        Celsius temperature = Celsius.of(
-                Math.round(2 * (23 + 6 * Math.sin(2 * Math.PI * day / 365) + random.nextGaussian() * 2)) / 2.0);
-        List<CellReading> readings = new ArrayList<>();
-        for (int cell = 1; cell <= cells.size(); cell++) {
-            readings.add(reading(cell, day, last, temperature, afterWater ? -35 : 0));
-        }
-        rounds.add(new Round(at, state(last), temperature, readings));
+        note(at(day, hour), EventType.WATER, Math.round(millilitres * (1 + 0.03 * random.nextGaussian()) / 10) * 10.0);
+        sinceWater = 0;
+        unmixed = true;
     }
 
-    private RoundState state(boolean last) {
-        if (last && told(Story.ReadInService.class).findAny().isPresent()) {
-            return RoundState.IN_SERVICE;
-        }
-        return daysSinceEqualise == 0 ? RoundState.AFTER_EQUALISE : RoundState.FULL_CHARGE;
+    private void note(Instant at, EventType type, double quantity) {
+        events.add(BatteryEvent.of(at, type, Math.round(quantity * 10) / 10.0));
     }
 
-    private CellReading reading(int cell, int day, boolean last, Celsius temperature, int floating) {
-        double points = fullPoints(day, last)
-                + cells.get(cell - 1).offset()
-                + random.nextGaussian() * HYDROMETER_POINTS
-                - 0.7 * (temperature.degrees() - 25)
-                + floating
-                + slip(cell, last);
-        int read = (int) Math.max(SpecificGravity.LEAST_POINTS, Math.round(points));
-        boolean tooLow = last && told(Story.PlatesShowing.class).anyMatch(s -> s.cell() == cell);
-        return new CellReading(
-                cell,
-                tooLow ? null : SpecificGravity.ofPoints(read),
-                tooLow,
-                false,
-                null,
-                null,
-                false,
-                last ? level(cell) : null,
-                colour(cell, last));
-    }
-
-    private double fullPoints(int day, boolean last) {
-        double full = model.marks().scale().full().points() + 2;
-        double shortBy = told(Story.Undercharged.class)
-                .filter(s -> day >= s.fromDay())
-                .mapToInt(Story.Undercharged::pointsShort)
-                .sum();
-        double empty = model.marks().empty().points();
-        double left = last
-                ? told(Story.ReadInService.class)
-                        .mapToDouble(s -> s.percentLeft() / 100.0)
-                        .findFirst()
-                        .orElse(1)
-                : 1;
-        return empty + (full - shortBy - empty) * left;
-    }
-
-    private int slip(int cell, boolean last) {
-        return last
-                ? told(Story.SlipOfTheKey.class)
-                        .filter(s -> s.cell() == cell)
-                        .mapToInt(Story.SlipOfTheKey::pointsOff)
-                        .sum()
-                : 0;
-    }
-
-    private Level level(int cell) {
-        if (told(Story.PlatesShowing.class).anyMatch(s -> s.cell() == cell)) {
-            return Level.EXPOSED;
-        }
-        if (told(Story.Thirsty.class).anyMatch(s -> cell <= s.cells())) {
-            return Level.LOW;
-        }
-        return told(Story.Overfilled.class).anyMatch(s -> cell <= s.cells()) ? Level.OVER : Level.RIGHT;
-    }
-
-    private @Nullable Colour colour(int cell, boolean last) {
-        if (!last) {
-            return null;
-        }
-        return told(Story.Turned.class)
-                .filter(s -> s.cell() == cell)
-                .map(Story.Turned::colour)
-                .findFirst()
-                .orElse(Colour.CLEAR);
-    }
-
-    private void happen(Instant at, Happening.Kind kind, double quantity) {
-        happenings.add(new Happening(at, kind, Math.round(quantity * 10) / 10.0));
-    }
-
-    private <S extends Story> Stream<S> told(Class<S> kind) {
-        return stories.stream().filter(kind::isInstance).map(kind::cast);
+    private Instant at(int day, double hour) {
+        return start.plus(Duration.ofDays(day)).plus(Duration.ofMinutes(Math.round(hour * 60)));
     }
 }

@@ -1,3 +1,4 @@
+/** A series battery that behaves: chemistry by the step, chargers, people and instruments, deterministic by seed. */
 @NullMarked
 package org.ostendum.core.sim;
 

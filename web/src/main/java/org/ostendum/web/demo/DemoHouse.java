@@ -17,13 +17,13 @@ import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.measure.Coverage;
 import org.ostendum.core.measure.Round;
-import org.ostendum.core.sim.Happening;
-import org.ostendum.core.sim.Life;
-import org.ostendum.core.sim.SimulatedBattery;
 import org.ostendum.web.demo.Lanternmoor.OneBattery;
 import org.ostendum.web.demo.Lanternmoor.Parked;
 import org.ostendum.web.demo.Lanternmoor.Someone;
 import org.ostendum.web.demo.Lanternmoor.Standing;
+import org.ostendum.web.demo.records.Happening;
+import org.ostendum.web.demo.records.Life;
+import org.ostendum.web.demo.records.RecordedBattery;
 import org.ostendum.web.judgement.Bench;
 import org.ostendum.web.judgement.RoundRecord;
 import org.ostendum.web.store.Batteries;
@@ -229,8 +229,7 @@ public class DemoHouse implements ApplicationRunner {
         ledger.append(
                 id,
                 List.of(NewEntry.of(EntryKind.ADDED, firstMorning, worker, null, "Taken over from the paper log.")));
-        Life life =
-                SimulatedBattery.live(battery.type().model(), one.habits(), one.stories(), firstMorning, DAYS, seed);
+        Life life = RecordedBattery.live(battery.type().model(), one.habits(), one.stories(), firstMorning, DAYS, seed);
         tell(battery, washed(life, one, firstMorning, seed), worker);
         sinceThen(battery, one, lastDay, today, worker);
         past.moveTo(now);

@@ -3,6 +3,7 @@ package org.ostendum.core.judge.question;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.ostendum.core.judge.Case;
 import org.ostendum.core.judge.Cells;
 import org.ostendum.core.judge.Evidence;
@@ -19,7 +20,7 @@ import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.quantity.GravityDifference;
 import org.ostendum.core.rulebook.RuleKey;
 
-/** Have the cells drifted apart after a full charge? Cells already called weak are left out: they are their own matter. */
+/** Have the cells drifted apart after a full charge? Cells called for themselves are left out. */
 public final class Evenness implements Question {
     @Override
     public String name() {
@@ -32,7 +33,10 @@ public final class Evenness implements Question {
         if (missing.isPresent()) {
             return new Outcome.NotJudged(missing.get());
         }
-        Gravities rest = battery.gravities().without(new HashSet<>(WeakCells.below(battery)));
+        Set<Integer> known = new HashSet<>(WeakCells.below(battery));
+        known.addAll(FallingCells.cells(battery));
+        known.addAll(TappedBlocks.cells(battery));
+        Gravities rest = battery.gravities().without(known);
         GravityDifference spread = rest.spread();
         if (spread.compareTo(battery.rules().points(RuleKey.SPREAD_EQUALISE)) >= 0) {
             return Outcome.of(equalise(battery, rest));

@@ -1,18 +1,14 @@
 package org.ostendum.core.judge.question;
 
-import java.time.Duration;
-import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.judge.Case;
+import org.ostendum.core.judge.CellCourse;
 import org.ostendum.core.judge.Cells;
-import org.ostendum.core.judge.DatedGravities;
 import org.ostendum.core.judge.Evidence;
 import org.ostendum.core.judge.Finding;
-import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.judge.Forecast;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.judge.Missing;
@@ -25,14 +21,14 @@ import org.ostendum.core.quantity.GravityDifference;
 import org.ostendum.core.rulebook.RuleKey;
 
 /**
- * Does a cell fall against its neighbours over the last full-charge rounds, though it is still inside the limit? The day
+ * Has a cell fallen against its neighbours since its own beginning, though it is still inside the limit? Called when the
+ * fall is several times its standard error, so that chance does not call one of two dozen cells at every round. The day
  * on which it would cross is read off a Theil–Sen line, which one bad reading does not move.
  */
 public final class FallingCells implements Question {
-    /** One-sided 99 % of the normal distribution: with 24 cells a battery, 95 % would call one by chance. */
-    private static final double FALLING = -2.33;
-
     private static final double DAYS_NAMED_AT_MOST = 3653;
+    /** A fall has to be seen in the last reading too, at least by this part. */
+    private static final double STILL_THERE = 0.5;
 
     @Override
     public String name() {
@@ -45,97 +41,136 @@ public final class FallingCells implements Question {
         if (missing.isPresent()) {
             return new Outcome.NotJudged(missing.get());
         }
-        List<DatedGravities> window = window(battery);
-        if (window.size() < battery.rules().count(RuleKey.TREND_ROUNDS)) {
+        if (battery.full().size() < battery.rules().count(RuleKey.TREND_ROUNDS)) {
             return new Outcome.NotJudged(Missing.MORE_ROUNDS);
         }
-        List<Integer> weak = WeakCells.below(battery);
-        return Outcome.of(battery.gravities().byCell().keySet().stream()
-                .filter(cell -> !weak.contains(cell))
-                .flatMap(cell -> finding(battery, window, cell).stream())
+        return Outcome.of(cells(battery).stream()
+                .flatMap(cell -> finding(battery, cell).stream())
                 .toList());
     }
 
-    /** The latest round and those before it that were taken on a full battery, oldest first. */
-    private static List<DatedGravities> window(Case battery) {
-        List<DatedGravities> full = new ArrayList<>(battery.soundPast().stream()
-                .filter(past -> past.state().isFull())
-                .toList());
-        full.add(new DatedGravities(
-                battery.latest().round().takenAt(), battery.latest().round().state(), battery.gravities()));
-        return full.subList(Math.max(0, full.size() - battery.rules().count(RuleKey.TREND_WINDOW)), full.size());
-    }
-
-    private static Optional<Finding> finding(Case battery, List<DatedGravities> window, int cell) {
-        List<DatedGravities> read = window.stream()
-                .filter(dated -> dated.gravities().byCell().containsKey(cell))
+    /** Cells inside the limit that have fallen, without those a tap drains together. */
+    static List<Integer> cells(Case battery) {
+        List<Integer> known = WeakCells.below(battery);
+        List<Integer> tapped = TappedBlocks.cells(battery);
+        return battery.gravities().byCell().keySet().stream()
+                .filter(cell -> !known.contains(cell) && !tapped.contains(cell) && hasFallen(battery, cell))
                 .toList();
-        if (read.size() < battery.rules().count(RuleKey.TREND_ROUNDS)) {
-            return Optional.empty();
-        }
-        Instant now = battery.latest().round().takenAt();
-        SenLine line = SenLine.through(
-                read.stream().mapToDouble(d -> daysAfter(now, d.takenAt())).toArray(),
-                read.stream()
-                        .mapToDouble(d -> d.gravities().aboveMedian(cell).tenths())
-                        .toArray());
-        double first = daysAfter(now, read.get(0).takenAt());
-        double fallen = line.at(first) - line.at(0);
-        boolean falls = line.trend() < FALLING
-                && line.slopeHigh() < 0
-                && fallen >= battery.rules().points(RuleKey.TREND_LEAST_FALL).tenths();
-        return falls ? called(battery, cell, line, fallen, first) : Optional.empty();
     }
 
-    private static Optional<Finding> called(Case battery, int cell, SenLine line, double fallen, double firstDay) {
-        GravityDifference limit = battery.rules().points(RuleKey.CELL_BELOW_MEDIAN);
-        double left = line.at(0) + limit.tenths();
-        double days = Math.max(0, left / -line.slope());
-        if (days > battery.rules().duration(RuleKey.TREND_HORIZON).toDays()) {
+    private static boolean hasFallen(Case battery, int cell) {
+        CellCourse course = battery.course(cell);
+        if (course.readings() < battery.rules().count(RuleKey.TREND_ROUNDS)) {
+            return false;
+        }
+        double scatter = battery.scatter().usual().tenths();
+        double needed = Math.max(
+                battery.rules().points(RuleKey.TREND_LEAST_FALL).tenths(),
+                battery.rules().value(RuleKey.TREND_ERRORS).doubleValue() * course.fallenError(scatter));
+        double fallen = course.fallen();
+        return fallen >= needed && course.last() <= course.begunAt() - STILL_THERE * fallen;
+    }
+
+    private static Optional<Finding> finding(Case battery, int cell) {
+        CellCause cause = CellCause.of(battery, cell);
+        @Nullable Forecast forecast = cause == CellCause.DILUTED ? null : forecast(battery, cell);
+        if (cause == CellCause.UNKNOWN && forecast == null) {
             return Optional.empty();
         }
-        LocalDate today = LocalDate.ofInstant(battery.latest().round().takenAt(), battery.zone());
-        double early = Math.max(0, left / -line.slopeLow());
-        Forecast forecast = new Forecast(
-                today.plusDays(Math.round(days)),
-                today.plusDays(Math.round(early)),
-                late(today, Math.max(0, left / -line.slopeHigh())));
-        GravityDifference perMonth = new GravityDifference((int) Math.round(-line.slope() * 30));
-        GravityDifference fell = new GravityDifference((int) Math.round(fallen));
+        CellCourse course = battery.course(cell);
+        GravityDifference fell = new GravityDifference((int) Math.round(course.fallen()));
+        LocalDate since = today(battery).plusDays(Math.round(course.days().get(0)));
         return Optional.of(new Finding(
-                FindingCode.CELL_WEAK,
+                cause.code(),
                 Cells.of(cell),
-                Severity.WATCH,
-                Message.of("finding.falling", Cells.of(cell), forecast.crosses()),
-                Message.of(
-                        "finding.falling.why",
-                        fell,
-                        today.plusDays(Math.round(firstDay)),
-                        perMonth,
-                        limit,
-                        forecast.early(),
-                        lateWords(forecast.late())),
+                cause == CellCause.DILUTED ? Severity.ACT : Severity.WATCH,
+                sentence(cause, cell, forecast),
+                why(battery, cause, cell, fell, since, forecast),
                 List.of(
                         battery.rules().use(RuleKey.CELL_BELOW_MEDIAN),
                         battery.rules().use(RuleKey.TREND_ROUNDS),
                         battery.rules().use(RuleKey.TREND_WINDOW),
                         battery.rules().use(RuleKey.TREND_LEAST_FALL),
-                        battery.rules().use(RuleKey.TREND_HORIZON)),
-                List.of(new Evidence("fallen", fell), new Evidence("perMonth", perMonth)),
-                NextStep.TAKE_ROUND,
+                        battery.rules().use(RuleKey.TREND_ERRORS),
+                        battery.rules().use(RuleKey.TREND_HORIZON),
+                        battery.rules().use(RuleKey.CHARGE_VOLTS_APART)),
+                CellEvidence.of(battery, cell, new Evidence("fallen", fell)),
+                cause == CellCause.UNKNOWN && hasVolts(battery, cell) ? NextStep.TAKE_ROUND : cause.next(),
                 forecast,
-                0.8));
+                cause.confidence()));
+    }
+
+    private static boolean hasVolts(Case battery, int cell) {
+        return CellCause.millivoltsAbove(battery, cell).isPresent();
+    }
+
+    private static Message sentence(CellCause cause, int cell, @Nullable Forecast forecast) {
+        Cells cells = Cells.of(cell);
+        if (cause == CellCause.UNKNOWN && forecast != null) {
+            return Message.of("finding.falling", cells, forecast.crosses());
+        }
+        return Message.of("finding.cause." + cause.code(), cells);
+    }
+
+    private static Message why(
+            Case battery,
+            CellCause cause,
+            int cell,
+            GravityDifference fell,
+            LocalDate since,
+            @Nullable Forecast forecast) {
+        GravityDifference limit = battery.rules().points(RuleKey.CELL_BELOW_MEDIAN);
+        Message fall = forecast == null
+                ? Message.of("finding.fallen.why", fell, since)
+                : Message.of(
+                        "finding.falling.why",
+                        fell,
+                        since,
+                        new GravityDifference((int) Math.round(perMonth(battery, cell))),
+                        limit,
+                        forecast.early(),
+                        lateWords(forecast.late()));
+        return CellEvidence.why(battery, cause, cell, fall);
+    }
+
+    private static LocalDate today(Case battery) {
+        return LocalDate.ofInstant(battery.now(), battery.zone());
+    }
+
+    private static SenLine line(Case battery, int cell) {
+        CellCourse course = battery.course(cell);
+        int window = battery.rules().count(RuleKey.TREND_WINDOW);
+        int falling = Math.max(battery.rules().count(RuleKey.TREND_ROUNDS), course.readings() - course.fallIndex() + 2);
+        CellCourse recent = course.last(Math.min(window, falling));
+        return SenLine.through(recent.daysArray(), recent.aboveArray());
+    }
+
+    private static double perMonth(Case battery, int cell) {
+        return -line(battery, cell).slope() * 30;
+    }
+
+    /** @return null where it does not fall any more, or crosses beyond the horizon */
+    private static @Nullable Forecast forecast(Case battery, int cell) {
+        SenLine line = line(battery, cell);
+        double left =
+                line.at(0) + battery.rules().points(RuleKey.CELL_BELOW_MEDIAN).tenths();
+        if (line.slope() >= 0) {
+            return null;
+        }
+        double days = Math.max(0, left / -line.slope());
+        if (days > battery.rules().duration(RuleKey.TREND_HORIZON).toDays()) {
+            return null;
+        }
+        LocalDate today = today(battery);
+        double early = Math.max(0, left / -line.slopeLow());
+        double late = line.slopeHigh() < 0 ? Math.max(0, left / -line.slopeHigh()) : Double.MAX_VALUE;
+        return new Forecast(
+                today.plusDays(Math.round(days)),
+                today.plusDays(Math.round(early)),
+                late <= DAYS_NAMED_AT_MOST ? today.plusDays(Math.round(late)) : null);
     }
 
     private static Object lateWords(@Nullable LocalDate late) {
         return late == null ? Message.of("finding.falling.no-late") : late;
-    }
-
-    private static @Nullable LocalDate late(LocalDate today, double days) {
-        return days <= DAYS_NAMED_AT_MOST ? today.plusDays(Math.round(days)) : null;
-    }
-
-    private static double daysAfter(Instant origin, Instant instant) {
-        return Duration.between(origin, instant).toMinutes() / 1440.0;
     }
 }

@@ -5,7 +5,6 @@ import java.util.Optional;
 import org.ostendum.core.battery.GravityMarks;
 import org.ostendum.core.judge.Case;
 import org.ostendum.core.judge.Cells;
-import org.ostendum.core.judge.Evidence;
 import org.ostendum.core.judge.Finding;
 import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.judge.Message;
@@ -41,11 +40,37 @@ public final class FullWindow implements Question {
         if (median.plus(tolerance).compareTo(marks.fullFrom()) >= 0) {
             return new Outcome.Clear();
         }
-        return Outcome.of(finding(
+        return switch (LowBattery.cause(battery)) {
+            // Told by the question of its own.
+            case STRATIFIED -> new Outcome.Clear();
+            case SULFATED -> Outcome.of(sulfated(battery, median));
+            case UNDERCHARGED -> Outcome.of(undercharged(battery, median, "after-charge", 0.9));
+            case UNKNOWN -> Outcome.of(undercharged(battery, median, "unsure", 0.6));
+        };
+    }
+
+    private static Finding undercharged(Case battery, CorrectedGravity median, String how, double confidence) {
+        GravityMarks marks = battery.model().marks();
+        return finding(
                 battery,
-                "after-charge",
-                Message.of("finding.undercharged.after-charge.why", median, marks.fullFrom(), marks.fullTo()),
-                0.8));
+                FindingCode.BATTERY_UNDERCHARGED,
+                how,
+                Message.of("finding.undercharged." + how + ".why", median, marks.fullFrom(), marks.fullTo()),
+                how.equals("unsure") ? NextStep.EQUALISE : NextStep.CHECK_CHARGER,
+                confidence);
+    }
+
+    private static Finding sulfated(Case battery, CorrectedGravity median) {
+        return finding(
+                battery,
+                FindingCode.BATTERY_SULFATED,
+                "sulfated",
+                Message.of(
+                        "finding.undercharged.sulfated.why",
+                        median,
+                        battery.model().marks().fullFrom()),
+                NextStep.LONG_CHARGE,
+                0.8);
     }
 
     private static Outcome inService(Case battery) {
@@ -54,13 +79,19 @@ public final class FullWindow implements Question {
         if (median.compareTo(mark) >= 0) {
             return new Outcome.Clear();
         }
-        return Outcome.of(
-                finding(battery, "in-service", Message.of("finding.undercharged.in-service.why", median, mark), 0.95));
+        return Outcome.of(finding(
+                battery,
+                FindingCode.BATTERY_UNDERCHARGED,
+                "in-service",
+                Message.of("finding.undercharged.in-service.why", median, mark),
+                NextStep.CHARGE,
+                0.95));
     }
 
-    private static Finding finding(Case battery, String how, Message why, double confidence) {
+    private static Finding finding(
+            Case battery, FindingCode code, String how, Message why, NextStep next, double confidence) {
         return new Finding(
-                FindingCode.BATTERY_UNDERCHARGED,
+                code,
                 new Cells(List.of()),
                 Severity.ACT,
                 Message.of(
@@ -71,9 +102,12 @@ public final class FullWindow implements Question {
                                 .of(battery.gravities().median())
                                 .percent()),
                 why,
-                List.of(battery.rules().use(RuleKey.FULL_TOLERANCE)),
-                List.of(new Evidence("median", battery.gravities().median())),
-                NextStep.CHARGE,
+                List.of(
+                        battery.rules().use(RuleKey.FULL_TOLERANCE),
+                        battery.rules().use(RuleKey.RETURN_LEAST),
+                        battery.rules().use(RuleKey.RISE_BY_MIXING)),
+                LowBattery.evidence(battery),
+                next,
                 null,
                 confidence);
     }

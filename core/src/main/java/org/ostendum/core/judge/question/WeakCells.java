@@ -6,7 +6,6 @@ import org.ostendum.core.judge.Case;
 import org.ostendum.core.judge.Cells;
 import org.ostendum.core.judge.Evidence;
 import org.ostendum.core.judge.Finding;
-import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.judge.Gravities;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.judge.Missing;
@@ -50,22 +49,30 @@ public final class WeakCells implements Question {
     private static Finding finding(Case battery, int cell) {
         boolean equalised = battery.latest().round().state() == RoundState.AFTER_EQUALISE;
         String how = equalised ? "finding.weak.proved" : "finding.weak.suspected";
+        CellCause cause = CellCause.of(battery, cell);
+        boolean told = cause != CellCause.UNKNOWN;
         Gravities gravities = battery.gravities();
         GravityDifference below = gravities.aboveMedian(cell).negated();
         GravityDifference limit = battery.rules().points(RuleKey.CELL_BELOW_MEDIAN);
         return new Finding(
-                FindingCode.CELL_WEAK,
+                cause.code(),
                 Cells.of(cell),
                 equalised ? Severity.STOP : Severity.ACT,
-                Message.of(how, Cells.of(cell)),
-                Message.of(how + ".why", gravities.of(cell), below, gravities.median(), limit),
+                Message.of(told ? "finding.cause." + cause.code() : how, Cells.of(cell)),
+                CellEvidence.why(
+                        battery,
+                        cause,
+                        cell,
+                        Message.of(how + ".why", gravities.of(cell), below, gravities.median(), limit)),
                 List.of(battery.rules().use(RuleKey.CELL_BELOW_MEDIAN)),
-                List.of(
+                CellEvidence.of(
+                        battery,
+                        cell,
                         new Evidence("gravity", gravities.of(cell)),
                         new Evidence("median", gravities.median()),
                         new Evidence("belowMedian", below)),
-                equalised ? NextStep.REPAIR_CELL : NextStep.EQUALISE,
+                told ? cause.next() : equalised ? NextStep.REPAIR_CELL : NextStep.EQUALISE,
                 null,
-                equalised ? 0.93 : 0.6);
+                told ? cause.confidence() : equalised ? 0.93 : 0.6);
     }
 }

@@ -1,4 +1,4 @@
-package org.ostendum.core.sim;
+package org.ostendum.web.demo.records;
 
 import org.ostendum.core.measure.Colour;
 

@@ -1,4 +1,4 @@
-package org.ostendum.core.sim;
+package org.ostendum.web.demo.records;
 
 import java.time.Instant;
 

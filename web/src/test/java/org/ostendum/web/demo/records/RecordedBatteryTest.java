@@ -1,4 +1,4 @@
-package org.ostendum.core.sim;
+package org.ostendum.web.demo.records;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -24,7 +24,7 @@ import org.ostendum.core.measure.Colour;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.rulebook.Rules;
 
-class SimulatedBatteryTest {
+class RecordedBatteryTest {
     private static final BatteryModel MODEL = new BatteryModel(
             "m",
             CellKind.FLOODED,
@@ -37,7 +37,7 @@ class SimulatedBatteryTest {
     private static final Instant START = Instant.parse("2025-06-01T06:00:00Z");
 
     private static Life live(long seed, Story... stories) {
-        return SimulatedBattery.live(MODEL, HABITS, List.of(stories), START, 364, seed);
+        return RecordedBattery.live(MODEL, HABITS, List.of(stories), START, 364, seed);
     }
 
     private static Verdict judged(Life life) {

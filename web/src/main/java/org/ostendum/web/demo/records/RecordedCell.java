@@ -1,9 +1,9 @@
-package org.ostendum.core.sim;
+package org.ostendum.web.demo.records;
 
 import java.util.Random;
 
 /** One cell of a simulated battery: what its gravity would be on a full charge, and its water. */
-final class SimulatedCell {
+final class RecordedCell {
     /** Typical lag behind the strongest cells between equalising charges. */
     private static final double DRIFT_POINTS_PER_DAY = 0.10;
 
@@ -12,7 +12,7 @@ final class SimulatedCell {
     private double drift;
     private double lost;
 
-    SimulatedCell(Random random) {
+    RecordedCell(Random random) {
         this.ownOffset = random.nextGaussian() * 2.2;
         this.driftPerDay = -Math.abs(random.nextGaussian()) * DRIFT_POINTS_PER_DAY;
     }

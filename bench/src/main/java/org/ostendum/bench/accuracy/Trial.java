@@ -1,0 +1,192 @@
+package org.ostendum.bench.accuracy;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import org.ostendum.core.judge.Case;
+import org.ostendum.core.judge.Finding;
+import org.ostendum.core.judge.FindingCode;
+import org.ostendum.core.judge.Gravities;
+import org.ostendum.core.judge.Judge;
+import org.ostendum.core.judge.PastRound;
+import org.ostendum.core.judge.Severity;
+import org.ostendum.core.judge.Verdict;
+import org.ostendum.core.judge.statistics.Robust;
+import org.ostendum.core.measure.EventLog;
+import org.ostendum.core.measure.Reliability;
+import org.ostendum.core.measure.Round;
+import org.ostendum.core.quantity.CorrectedGravity;
+import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.sim.Life;
+import org.ostendum.core.sim.SimulatedBattery;
+
+/** One simulated life, judged round by round as it would have been, and by a careful technician's fixed table beside. */
+final class Trial {
+    static final Instant START = Instant.parse("2024-01-01T06:00:00Z");
+    /** What the application lays before the judge. */
+    private static final int ROUNDS_SHOWN = 30;
+
+    private static final double STEP_HOURS = 1 / 6.0;
+    /** The fixed table: spread, and distance of a cell under the lower edge of the full window, tenths. */
+    private static final int TABLE = 300;
+
+    private static final double LIMIT = 500;
+
+    final Population.Member member;
+    final Life life;
+    /** First day on which each code was called for each cell; cell 0 for the battery. */
+    final Map<Call, Integer> calls = new HashMap<>();
+    /** First day on which the table called a cell; 0 for the battery's spread. */
+    final Map<Integer, Integer> table = new HashMap<>();
+
+    final List<Forecasted> forecasts = new ArrayList<>();
+    int slips;
+    int slipsCaught;
+    int slipsImagined;
+
+    /** A code called of a cell, 0 for the battery. */
+    record Call(FindingCode code, int cell) {}
+
+    /** A forecast and what came of it. */
+    record Forecasted(boolean covered, int daysOff) {}
+
+    private Trial(Population.Member member) {
+        this.member = member;
+        this.life = SimulatedBattery.live(
+                member.model(), member.site(), member.faults(), START, Population.DAYS, STEP_HOURS, member.seed());
+    }
+
+    static Trial run(long seed) {
+        Trial trial = new Trial(Population.member(seed));
+        trial.judgeAll();
+        return trial;
+    }
+
+    double years() {
+        return Population.DAYS / 365.0;
+    }
+
+    private void judgeAll() {
+        Rules rules = Rules.standard();
+        List<PastRound> past = new ArrayList<>();
+        for (int i = 0; i < life.rounds().size(); i++) {
+            Round round = life.rounds().get(i);
+            EventLog events = life.events();
+            PastRound latest =
+                    new PastRound(round, Reliability.doubts(round, events.happenings(round.takenAt()), rules));
+            List<PastRound> shown = past.subList(Math.max(0, past.size() - ROUNDS_SHOWN), past.size());
+            Case asked = new Case(member.model(), rules, ZoneOffset.UTC, latest, shown, events);
+            Verdict verdict = Judge.judge(asked);
+            note(verdict, i);
+            if (latest.isSound()) {
+                byTable(
+                        Gravities.of(round, rules.temperatureCorrection()),
+                        life.truths().get(i).day());
+            }
+            past.add(latest);
+        }
+    }
+
+    private void note(Verdict verdict, int round) {
+        Life.Truth truth = life.truths().get(round);
+        Set<Integer> doubted = new HashSet<>();
+        for (Finding finding : verdict.findings()) {
+            if (finding.code() == FindingCode.READING_IMPOSSIBLE) {
+                doubted.addAll(finding.cells().numbers());
+            }
+            if (finding.severity() == Severity.FIT) {
+                continue;
+            }
+            List<Integer> cells = finding.code() == FindingCode.PACK_TAP
+                    ? List.of()
+                    : finding.cells().numbers();
+            for (int cell : cells.isEmpty() ? List.of(0) : cells) {
+                calls.putIfAbsent(new Call(finding.code(), cell), truth.day());
+                if (finding.forecast() != null) {
+                    forecast(finding, cell, round);
+                }
+            }
+        }
+        slips += truth.mistaken().size();
+        slipsCaught += (int) truth.mistaken().stream().filter(doubted::contains).count();
+        slipsImagined += (int)
+                doubted.stream().filter(c -> !truth.mistaken().contains(c)).count();
+    }
+
+    private void byTable(Gravities gravities, int day) {
+        if (gravities.spread().tenths() >= TABLE) {
+            table.putIfAbsent(0, day);
+            table.putIfAbsent(gravities.lowestCell(), day);
+        }
+        int floor = member.model().marks().fullFrom().tenths() - TABLE;
+        gravities.byCell().forEach((cell, gravity) -> {
+            if (gravity.tenths() < floor) {
+                table.putIfAbsent(cell, day);
+            }
+        });
+    }
+
+    private void forecast(Finding finding, int cell, int round) {
+        double crossed = crossing(cell, round);
+        if (Double.isNaN(crossed) || finding.forecast() == null) {
+            return;
+        }
+        LocalDate day = LocalDate.ofInstant(START, ZoneOffset.UTC).plusDays(Math.round(crossed));
+        LocalDate late = finding.forecast().late();
+        boolean covered = !day.isBefore(finding.forecast().early()) && (late == null || !day.isAfter(late));
+        int off = (int) Duration.between(finding.forecast().crosses().atStartOfDay(), day.atStartOfDay())
+                .toDays();
+        forecasts.add(new Forecasted(covered, off));
+    }
+
+    /** Day after a round on which the mixed gravity truly crossed the limit, between the rounds around it; NaN for never. */
+    private double crossing(int cell, int round) {
+        for (int i = round + 1; i < life.truths().size(); i++) {
+            double after = below(i, cell);
+            if (after >= LIMIT) {
+                double before = below(i - 1, cell);
+                int dayBefore = life.truths().get(i - 1).day();
+                int dayAfter = life.truths().get(i).day();
+                return before >= LIMIT
+                        ? dayBefore
+                        : dayBefore + (dayAfter - dayBefore) * (LIMIT - before) / (after - before);
+            }
+        }
+        return Double.NaN;
+    }
+
+    private double below(int round, int cell) {
+        List<CorrectedGravity> mixed = life.truths().get(round).mixed();
+        double median = Robust.median(
+                mixed.stream().mapToDouble(CorrectedGravity::tenths).toArray());
+        return median - mixed.get(cell - 1).tenths();
+    }
+
+    /** Widest true distance between cells at a day's round, without some cells, tenths. */
+    double trueSpread(int day, Set<Integer> without) {
+        return life.truths().stream()
+                .filter(t -> t.day() == day)
+                .findFirst()
+                .map(t -> spread(t, without))
+                .orElse(0.0);
+    }
+
+    private static double spread(Life.Truth truth, Set<Integer> without) {
+        TreeMap<Integer, Integer> left = new TreeMap<>();
+        for (int i = 0; i < truth.mixed().size(); i++) {
+            if (!without.contains(i + 1)) {
+                left.put(i, truth.mixed().get(i).tenths());
+            }
+        }
+        return left.values().stream().mapToInt(Integer::intValue).max().orElse(0)
+                - left.values().stream().mapToInt(Integer::intValue).min().orElse(0);
+    }
+}

@@ -1,0 +1,32 @@
+package org.ostendum.core.judge.question;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import org.ostendum.core.judge.Case;
+import org.ostendum.core.judge.Evidence;
+import org.ostendum.core.judge.Message;
+
+/** What a finding about one low cell rests on, and how it is told. */
+final class CellEvidence {
+    private CellEvidence() {}
+
+    static List<Evidence> of(Case battery, int cell, Evidence... gravities) {
+        List<Evidence> evidence = new ArrayList<>(Arrays.asList(gravities));
+        CellCause.millivoltsAbove(battery, cell)
+                .ifPresent(mv -> evidence.add(new Evidence("millivoltsAboveOnCharge", (int) Math.round(mv))));
+        return evidence;
+    }
+
+    /** The fall or the distance, then what tells its cause, or what would. */
+    static Message why(Case battery, CellCause cause, int cell, Message gravities) {
+        var volts = CellCause.millivoltsAbove(battery, cell);
+        if (volts.isEmpty()) {
+            return cause == CellCause.DILUTED
+                    ? Message.of("finding.cause.step.why", gravities)
+                    : Message.of("finding.cause.no-volts.why", gravities);
+        }
+        int millivolts = (int) Math.round(volts.getAsDouble());
+        return Message.of("finding.cause." + cause.code() + ".why", gravities, Math.abs(millivolts));
+    }
+}

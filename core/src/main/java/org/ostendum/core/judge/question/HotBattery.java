@@ -1,0 +1,65 @@
+package org.ostendum.core.judge.question;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.List;
+import org.ostendum.core.battery.Duty;
+import org.ostendum.core.judge.Case;
+import org.ostendum.core.judge.Cells;
+import org.ostendum.core.judge.Evidence;
+import org.ostendum.core.judge.Finding;
+import org.ostendum.core.judge.FindingCode;
+import org.ostendum.core.judge.Message;
+import org.ostendum.core.judge.Missing;
+import org.ostendum.core.judge.NextStep;
+import org.ostendum.core.judge.Outcome;
+import org.ostendum.core.judge.Question;
+import org.ostendum.core.judge.Severity;
+import org.ostendum.core.measure.BatteryEvent;
+import org.ostendum.core.measure.EventType;
+import org.ostendum.core.quantity.Celsius;
+import org.ostendum.core.rulebook.RuleKey;
+
+/** Was it above its temperature limit more than once of late? Once may be a hot day; again is the charger or the battery. */
+public final class HotBattery implements Question {
+    private static final Duration LOOKED_BACK = Duration.ofDays(30);
+    private static final int TIMES = 2;
+
+    @Override
+    public String name() {
+        return "hot-battery";
+    }
+
+    @Override
+    public Outcome ask(Case battery) {
+        Instant now = battery.now();
+        List<BatteryEvent> peaks = battery.events().between(EventType.TEMPERATURE_MAX, now.minus(LOOKED_BACK), now);
+        if (peaks.isEmpty()) {
+            return new Outcome.NotJudged(Missing.TEMPERATURES);
+        }
+        RuleKey rule = battery.model().duty() == Duty.AIRCRAFT ? RuleKey.CHARGE_STOP_AIRCRAFT : RuleKey.CHARGE_STOP;
+        double limit = battery.rules().celsius(rule).degrees();
+        List<BatteryEvent> over =
+                peaks.stream().filter(e -> e.quantity() > limit).toList();
+        return over.size() < TIMES ? new Outcome.Clear() : Outcome.of(finding(battery, rule, over));
+    }
+
+    private static Finding finding(Case battery, RuleKey rule, List<BatteryEvent> over) {
+        Celsius hottest = Celsius.of(over.stream()
+                .max(Comparator.comparing(BatteryEvent::quantity))
+                .orElseThrow()
+                .quantity());
+        return new Finding(
+                FindingCode.BATTERY_HOT,
+                new Cells(List.of()),
+                Severity.ACT,
+                Message.of("finding.hot", hottest),
+                Message.of("finding.hot.why", over.size(), battery.rules().celsius(rule)),
+                List.of(battery.rules().use(rule)),
+                List.of(new Evidence("hottest", hottest), new Evidence("times", over.size())),
+                NextStep.COOL,
+                null,
+                0.9);
+    }
+}

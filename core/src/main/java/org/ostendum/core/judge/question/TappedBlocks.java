@@ -1,0 +1,122 @@
+package org.ostendum.core.judge.question;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import org.ostendum.core.judge.Case;
+import org.ostendum.core.judge.CellCourse;
+import org.ostendum.core.judge.Cells;
+import org.ostendum.core.judge.Evidence;
+import org.ostendum.core.judge.Finding;
+import org.ostendum.core.judge.FindingCode;
+import org.ostendum.core.judge.Message;
+import org.ostendum.core.judge.Missing;
+import org.ostendum.core.judge.NextStep;
+import org.ostendum.core.judge.Outcome;
+import org.ostendum.core.judge.Question;
+import org.ostendum.core.judge.Severity;
+import org.ostendum.core.judge.statistics.Robust;
+import org.ostendum.core.quantity.GravityDifference;
+import org.ostendum.core.rulebook.RuleKey;
+
+/**
+ * Do all cells of one or more whole blocks at an end of the pack stand below the others together? Then something is tapped
+ * off those blocks. One bad cell in a block leaves its brothers where they were.
+ */
+public final class TappedBlocks implements Question {
+    /** Each cell of a tapped block shows at least this part of the block's fall. */
+    private static final double TOGETHER = 0.5;
+
+    @Override
+    public String name() {
+        return "tapped-blocks";
+    }
+
+    @Override
+    public Outcome ask(Case battery) {
+        Optional<Missing> missing = battery.missingForComparison();
+        if (missing.isPresent()) {
+            return new Outcome.NotJudged(missing.get());
+        }
+        if (battery.full().size() < battery.rules().count(RuleKey.TREND_ROUNDS)) {
+            return new Outcome.NotJudged(Missing.MORE_ROUNDS);
+        }
+        List<Integer> cells = cells(battery);
+        return cells.isEmpty() ? new Outcome.Clear() : Outcome.of(finding(battery, cells));
+    }
+
+    /** @return the cells of the tapped blocks; none where no tap shows */
+    static List<Integer> cells(Case battery) {
+        int blocks = battery.model().layout().cases().size();
+        int perBlock = battery.model().layout().cellsPerCase();
+        if (perBlock < 2
+                || blocks < 3
+                || battery.full().size() < battery.rules().count(RuleKey.TREND_ROUNDS)) {
+            return List.of();
+        }
+        List<Integer> fromPlus =
+                run(battery, IntStream.rangeClosed(1, blocks).boxed().toList(), perBlock);
+        return fromPlus.isEmpty()
+                ? run(
+                        battery,
+                        IntStream.rangeClosed(1, blocks)
+                                .map(b -> blocks + 1 - b)
+                                .boxed()
+                                .toList(),
+                        perBlock)
+                : fromPlus;
+    }
+
+    /** Blocks from one end on that have fallen, fewer than half of all. */
+    private static List<Integer> run(Case battery, List<Integer> inOrder, int perBlock) {
+        List<Integer> cells = new ArrayList<>();
+        int blocks = 0;
+        for (int block : inOrder) {
+            List<Integer> ofBlock = IntStream.rangeClosed((block - 1) * perBlock + 1, block * perBlock)
+                    .boxed()
+                    .toList();
+            if (!hasFallen(battery, ofBlock)) {
+                break;
+            }
+            cells.addAll(ofBlock);
+            blocks++;
+        }
+        return 2 * blocks < inOrder.size() ? cells : List.of();
+    }
+
+    private static boolean hasFallen(Case battery, List<Integer> cells) {
+        double[] falls = cells.stream()
+                .map(battery::course)
+                .filter(c -> c.readings() >= 2 * 3)
+                .mapToDouble(CellCourse::fallen)
+                .toArray();
+        if (falls.length < cells.size()) {
+            return false;
+        }
+        double middle = Robust.median(falls);
+        double needed = battery.rules().points(RuleKey.TAP_BELOW).tenths();
+        return middle >= needed && IntStream.range(0, falls.length).allMatch(i -> falls[i] >= TOGETHER * middle);
+    }
+
+    private static Finding finding(Case battery, List<Integer> cells) {
+        int perBlock = battery.model().layout().cellsPerCase();
+        List<Integer> blocks =
+                cells.stream().map(c -> (c - 1) / perBlock + 1).distinct().toList();
+        double fallen = Robust.median(
+                cells.stream().mapToDouble(c -> battery.course(c).fallen()).toArray());
+        GravityDifference fell = new GravityDifference((int) Math.round(fallen));
+        return new Finding(
+                FindingCode.PACK_TAP,
+                new Cells(cells),
+                Severity.ACT,
+                Message.of("finding.tap", Collections.min(blocks), Collections.max(blocks)),
+                Message.of("finding.tap.why", fell, battery.rules().points(RuleKey.TAP_BELOW)),
+                List.of(battery.rules().use(RuleKey.TAP_BELOW)),
+                List.of(new Evidence("fallen", fell)),
+                NextStep.MOVE_TAP,
+                null,
+                0.85);
+    }
+}

@@ -1,0 +1,88 @@
+package org.ostendum.core.judge.question;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.List;
+import org.ostendum.core.judge.Case;
+import org.ostendum.core.judge.Cells;
+import org.ostendum.core.judge.Evidence;
+import org.ostendum.core.judge.Finding;
+import org.ostendum.core.judge.FindingCode;
+import org.ostendum.core.judge.Message;
+import org.ostendum.core.judge.Missing;
+import org.ostendum.core.judge.NextStep;
+import org.ostendum.core.judge.Outcome;
+import org.ostendum.core.judge.Question;
+import org.ostendum.core.judge.Severity;
+import org.ostendum.core.measure.BatteryEvent;
+import org.ostendum.core.measure.EventType;
+import org.ostendum.core.rulebook.RuleKey;
+
+/**
+ * Do its shifts now end at a ceiling that they used to pass? When the plates are worn the deepest days all stop at the
+ * same ampere-hours; a lighter season has no such edge.
+ */
+public final class WornBattery implements Question {
+    private static final Duration RECENT = Duration.ofDays(45);
+    private static final Duration BEGINNING = Duration.ofDays(120);
+    private static final int LEAST_SHIFTS = 20;
+    /** Shifts within this part of the deepest one stand at its edge. */
+    private static final double EDGE = 0.97;
+    /** So large a part of all shifts at the edge is a ceiling, not chance. */
+    private static final double CROWDED = 0.25;
+
+    @Override
+    public String name() {
+        return "worn-battery";
+    }
+
+    @Override
+    public Outcome ask(Case battery) {
+        Instant now = battery.now();
+        double[] recent = shifts(battery, now.minus(RECENT), now);
+        List<BatteryEvent> all = battery.events().between(EventType.DISCHARGE, Instant.EPOCH, now);
+        if (all.isEmpty() || recent.length < LEAST_SHIFTS) {
+            return new Outcome.NotJudged(Missing.AMP_HOURS);
+        }
+        Instant begun = all.get(0).at();
+        double[] first = shifts(battery, begun.minusSeconds(1), begun.plus(BEGINNING));
+        if (begun.plus(BEGINNING).isAfter(now.minus(RECENT)) || first.length < LEAST_SHIFTS) {
+            return new Outcome.NotJudged(Missing.MORE_ROUNDS);
+        }
+        double ceiling = quantile(recent, 0.9);
+        double atEdge = Arrays.stream(recent)
+                        .filter(ah -> Math.abs(ah / ceiling - 1) <= 1 - EDGE)
+                        .count()
+                / (double) recent.length;
+        int percent = (int) Math.round(100 * ceiling / quantile(first, 0.9));
+        boolean worn = percent <= battery.rules().percent(RuleKey.WORN_BELOW) && atEdge >= CROWDED;
+        return worn ? Outcome.of(finding(battery, (int) Math.round(ceiling), percent)) : new Outcome.Clear();
+    }
+
+    private static double[] shifts(Case battery, Instant from, Instant to) {
+        return battery.events().between(EventType.DISCHARGE, from, to).stream()
+                .mapToDouble(BatteryEvent::quantity)
+                .filter(ah -> ah > 0)
+                .sorted()
+                .toArray();
+    }
+
+    private static double quantile(double[] sorted, double part) {
+        return sorted[(int) Math.min(sorted.length - 1L, Math.round(part * (sorted.length - 1)))];
+    }
+
+    private static Finding finding(Case battery, int ceiling, int percent) {
+        return new Finding(
+                FindingCode.BATTERY_WORN,
+                new Cells(List.of()),
+                Severity.ACT,
+                Message.of("finding.worn", percent),
+                Message.of("finding.worn.why", ceiling, battery.rules().percent(RuleKey.WORN_BELOW)),
+                List.of(battery.rules().use(RuleKey.WORN_BELOW)),
+                List.of(new Evidence("ceilingAmpHours", ceiling), new Evidence("percentOfBeginning", percent)),
+                NextStep.TEST_CAPACITY,
+                null,
+                0.8);
+    }
+}
