@@ -19,6 +19,8 @@ import org.ostendum.core.sim.Fault;
 public final class JudgeAccuracy {
     /** A fault that shows only in the last days of a life is not held against anybody. */
     private static final int DAYS_TO_CALL = 120;
+    /** Points by which samples from the top truly lie below the mixed acid when layers are no invention. */
+    private static final double TRULY_LAYERED = 6;
     /** Statements of what somebody saw or did: true by themselves. */
     private static final Set<FindingCode> OBSERVED = EnumSet.of(
             FindingCode.CELL_DRY,
@@ -85,7 +87,7 @@ public final class JudgeAccuracy {
             return;
         }
         int seenDay = trial.life.truths().get(seen).day();
-        if (seenDay > Population.DAYS - DAYS_TO_CALL) {
+        if (seenDay > trial.lastDay || seenDay > Population.DAYS - DAYS_TO_CALL) {
             return;
         }
         int cell = Truth.cell(fault);
@@ -171,6 +173,9 @@ public final class JudgeAccuracy {
                 }
             }
         }
+        if (call.code() == FindingCode.BATTERY_STRATIFIED && trial.layered(day) >= TRULY_LAYERED) {
+            return true;
+        }
         return call.code() == FindingCode.BATTERY_UNEVEN && trial.trueSpread(day, Set.of()) >= 150;
     }
 
@@ -209,9 +214,18 @@ public final class JudgeAccuracy {
                 covered / (double) forecasts.size(),
                 forecasts.size(),
                 median(forecasts.stream().map(f -> Math.abs(f.daysOff())).toList()));
+        List<Double> times =
+                forecasts.stream().map(Trial.Forecasted::times).sorted().toList();
+        System.out.printf(
+                "true days ahead ÷ days said: 5 %% %.2f, half %.2f, 95 %% %.2f%n",
+                quantile(times, 0.05), quantile(times, 0.5), quantile(times, 0.95));
         System.out.printf(
                 "slips of the pen: %d of %d caught, %d sound readings doubted%n%n", slipsCaught, slips, slipsImagined);
         confusion.forEach((fault, called) -> System.out.println(fault + "  " + called));
+    }
+
+    private static double quantile(List<Double> sorted, double part) {
+        return sorted.isEmpty() ? Double.NaN : sorted.get((int) (part * (sorted.size() - 1)));
     }
 
     private static String median(List<Integer> values) {

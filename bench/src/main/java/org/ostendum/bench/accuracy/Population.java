@@ -101,7 +101,7 @@ final class Population {
     private static Fault tap(Random random, int cells, int perBlock, int day) {
         int wide = perBlock * (1 + random.nextInt(cells / perBlock >= 6 ? 2 : 1));
         boolean atPlus = random.nextBoolean();
-        double perDay = between(random, 0.03, 0.06);
+        double perDay = between(random, 0.03, 0.05);
         return atPlus ? new Fault.Tap(1, wide, day, perDay) : new Fault.Tap(cells - wide + 1, cells, day, perDay);
     }
 

@@ -32,13 +32,15 @@ import org.ostendum.core.sim.SimulatedBattery;
 final class Trial {
     static final Instant START = Instant.parse("2024-01-01T06:00:00Z");
     /** What the application lays before the judge. */
-    private static final int ROUNDS_SHOWN = 30;
+    private static final int ROUNDS_SHOWN = 60;
 
     private static final double STEP_HOURS = 1 / 6.0;
     /** The fixed table: spread, and distance of a cell under the lower edge of the full window, tenths. */
     private static final int TABLE = 300;
 
     private static final double LIMIT = 500;
+    private static final double DEAD_CELL = 1200;
+    private static final double SPENT_BATTERY = 700;
 
     final Population.Member member;
     final Life life;
@@ -48,6 +50,9 @@ final class Trial {
     final Map<Integer, Integer> table = new HashMap<>();
 
     final List<Forecasted> forecasts = new ArrayList<>();
+    /** Day of the last round that was judged. */
+    int lastDay = Population.DAYS;
+
     int slips;
     int slipsCaught;
     int slipsImagined;
@@ -56,7 +61,7 @@ final class Trial {
     record Call(FindingCode code, int cell) {}
 
     /** A forecast and what came of it. */
-    record Forecasted(boolean covered, int daysOff) {}
+    record Forecasted(boolean covered, int daysOff, double times) {}
 
     private Trial(Population.Member member) {
         this.member = member;
@@ -71,7 +76,7 @@ final class Trial {
     }
 
     double years() {
-        return Population.DAYS / 365.0;
+        return lastDay / 365.0;
     }
 
     private void judgeAll() {
@@ -92,7 +97,24 @@ final class Trial {
                         life.truths().get(i).day());
             }
             past.add(latest);
+            if (isSpent(life.truths().get(i))) {
+                lastDay = life.truths().get(i).day();
+                return;
+            }
         }
+    }
+
+    /** Nobody keeps a battery in use in this state: a cell dead for good, or all of it far from full. */
+    private boolean isSpent(Life.Truth truth) {
+        double median = median(truth.mixed());
+        int lowest =
+                truth.mixed().stream().mapToInt(CorrectedGravity::tenths).min().orElse(0);
+        return median - lowest >= DEAD_CELL || median(life.truths().get(0).mixed()) - median >= SPENT_BATTERY;
+    }
+
+    private static double median(List<CorrectedGravity> gravities) {
+        return Robust.median(
+                gravities.stream().mapToDouble(CorrectedGravity::tenths).toArray());
     }
 
     private void note(Verdict verdict, int round) {
@@ -144,7 +166,9 @@ final class Trial {
         boolean covered = !day.isBefore(finding.forecast().early()) && (late == null || !day.isAfter(late));
         int off = (int) Duration.between(finding.forecast().crosses().atStartOfDay(), day.atStartOfDay())
                 .toDays();
-        forecasts.add(new Forecasted(covered, off));
+        double ahead = Math.max(1, crossed - life.truths().get(round).day());
+        double said = Math.max(1, ahead - off);
+        forecasts.add(new Forecasted(covered, off, ahead / said));
     }
 
     /** Day after a round on which the mixed gravity truly crossed the limit, between the rounds around it; NaN for never. */
@@ -165,9 +189,16 @@ final class Trial {
 
     private double below(int round, int cell) {
         List<CorrectedGravity> mixed = life.truths().get(round).mixed();
-        double median = Robust.median(
-                mixed.stream().mapToDouble(CorrectedGravity::tenths).toArray());
-        return median - mixed.get(cell - 1).tenths();
+        return median(mixed) - mixed.get(cell - 1).tenths();
+    }
+
+    /** Points by which samples from the top lay below the mixed acid at a day's round. */
+    double layered(int day) {
+        return life.truths().stream()
+                .filter(t -> t.day() == day)
+                .mapToDouble(Life.Truth::layered)
+                .findFirst()
+                .orElse(0);
     }
 
     /** Widest true distance between cells at a day's round, without some cells, tenths. */

@@ -34,7 +34,7 @@ final class Truth {
         } else if (fault instanceof Fault.DryingCell) {
             return member.site().looksAtLevels() ? FindingCode.CELL_THIRSTY : null;
         } else if (fault instanceof Fault.SulfatedBattery) {
-            return logs || member.site().equaliseEvery() > 0
+            return volts || member.site().equaliseEvery() > 0
                     ? FindingCode.BATTERY_SULFATED
                     : FindingCode.BATTERY_UNDERCHARGED;
         } else if (fault instanceof Fault.EarlyStop) {
@@ -54,23 +54,25 @@ final class Truth {
     /** @return codes that a fault makes true beside its own */
     static Set<FindingCode> consequences(Fault fault) {
         if (fault instanceof Fault.SoftShort || fault instanceof Fault.SheddingCell) {
-            // A dead cell ends the shifts early, and its leak shows as weakness before its voltage does.
+            // A dead cell ends the shifts early; its leak shows as weakness before its voltage does; and the charger
+            // that tries to fill it boils the others.
             return Set.of(
                     FindingCode.CELL_WEAK,
                     FindingCode.CELL_SHORT,
                     FindingCode.CELL_COLOUR,
                     FindingCode.BATTERY_WORN,
+                    FindingCode.BATTERY_THIRSTY,
                     FindingCode.BATTERY_UNEVEN,
                     FindingCode.BATTERY_UNDERCHARGED,
                     FindingCode.BATTERY_STRATIFIED);
         } else if (fault instanceof Fault.SulfatedCell) {
             return Set.of(FindingCode.CELL_WEAK, FindingCode.BATTERY_UNEVEN, FindingCode.BATTERY_WORN);
         } else if (fault instanceof Fault.Spilt) {
-            return Set.of(FindingCode.BATTERY_UNEVEN);
+            return Set.of(FindingCode.BATTERY_UNEVEN, FindingCode.CELL_WEAK);
         } else if (fault instanceof Fault.DryingCell) {
             return Set.of(FindingCode.CELL_DRY, FindingCode.CELL_THIRSTY);
         } else if (fault instanceof Fault.SulfatedBattery) {
-            return Set.of(FindingCode.BATTERY_WORN, FindingCode.BATTERY_UNEVEN);
+            return Set.of(FindingCode.BATTERY_WORN, FindingCode.BATTERY_UNEVEN, FindingCode.BATTERY_UNDERCHARGED);
         } else if (fault instanceof Fault.EarlyStop) {
             return Set.of(FindingCode.BATTERY_STRATIFIED, FindingCode.BATTERY_UNEVEN, FindingCode.BATTERY_WORN);
         } else if (fault instanceof Fault.WrongCharger) {

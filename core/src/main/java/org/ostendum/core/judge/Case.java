@@ -9,8 +9,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.measure.EventLog;
+import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.quantity.GravityDifference;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
@@ -18,7 +20,12 @@ import org.ostendum.core.rulebook.Rules;
 /** One battery laid before the judge: everything already resolved to rules, corrected gravities and sound rounds. */
 public final class Case {
     /** What lies further back says little of today. */
-    private static final int ROUNDS_LOOKED_BACK = 30;
+    private static final int ROUNDS_LOOKED_BACK = 60;
+    /** A dropped or swapped figure is usually a hundred points. */
+    private static final int ALONE_TENTHS = 900;
+
+    private static final int EVEN_TENTHS = 300;
+    private static final int LEAST_CELLS = 4;
 
     private final BatteryModel model;
     private final Rules rules;
@@ -31,6 +38,7 @@ public final class Case {
     private final Set<Integer> setAside;
     private final EventLog events;
     private final List<DatedGravities> fullRounds;
+    private final ChargeVolts chargeVolts;
     private final Map<Integer, CellCourse> courses = new HashMap<>();
 
     /**
@@ -57,6 +65,8 @@ public final class Case {
         this.gravities = read.without(setAside);
         this.events = events;
         this.fullRounds = fullRounds();
+        this.chargeVolts = new ChargeVolts(Stream.concat(past.stream().map(PastRound::round), Stream.of(latest.round()))
+                .toList());
     }
 
     /** A battery of which only rounds are on record. */
@@ -77,9 +87,19 @@ public final class Case {
         Set<Integer> suspects = new HashSet<>();
         latest.round().readings().stream()
                 .filter(r -> r.gravity() != null && !r.confirmed())
-                .filter(r -> jump(read, r.cell()).isPresent())
+                .filter(r -> jump(read, r.cell()).isPresent() || standsAlone(read, r.cell()))
                 .forEach(r -> suspects.add(r.cell()));
         return suspects;
+    }
+
+    /** Without any past, one reading far from an even battery is sooner a dropped figure than a dead cell. */
+    private boolean standsAlone(Gravities read, int cell) {
+        if (!soundPast.isEmpty() || latest.round().state() == RoundState.AFTER_EQUALISE || read.count() < LEAST_CELLS) {
+            return false;
+        }
+        Gravities others = read.without(Set.of(cell));
+        return Math.abs(read.of(cell).tenths() - others.median().tenths()) >= ALONE_TENTHS
+                && others.spread().tenths() < EVEN_TENTHS;
     }
 
     /** How far a reading has leapt from the cell's own past, when that is beyond all its scatter. */
@@ -125,6 +145,11 @@ public final class Case {
     /** One cell against its battery over {@link #full()}. */
     public CellCourse course(int cell) {
         return courses.computeIfAbsent(cell, c -> CellCourse.of(this, c));
+    }
+
+    /** Cell voltages on charge over all rounds. */
+    public ChargeVolts chargeVolts() {
+        return chargeVolts;
     }
 
     public EventLog events() {

@@ -13,8 +13,6 @@ import org.ostendum.core.quantity.GravityDifference;
 public final class Scatter {
     /** A hydrometer is read to 2 points at best, so no battery scatters less (rule of thumb). */
     private static final int LEAST_TENTHS = 20;
-    /** Fewer rounds say nothing about what is usual. */
-    private static final int LEAST_ROUNDS = 3;
     /** The cell's own place is the median of this many last rounds. */
     private static final int ROUNDS_FOR_PLACE = 3;
     /** A median of fewer cells is moved by the cell itself. */
@@ -73,11 +71,14 @@ public final class Scatter {
                 .filter(g -> g.byCell().containsKey(cell))
                 .mapToDouble(g -> g.aboveMedian(cell).tenths())
                 .toArray();
-        if (past.size() < LEAST_ROUNDS || places.length < LEAST_ROUNDS - 1 || now.count() < LEAST_CELLS) {
+        if (places.length == 0 || now.count() < LEAST_CELLS) {
             return Optional.empty();
         }
-        double moved = now.aboveMedian(cell).tenths() - Robust.median(places);
-        return Math.abs(moved) > factor * tenths
+        double above = now.aboveMedian(cell).tenths();
+        double moved = above - Robust.median(places);
+        // What was read twice running is believed.
+        double sinceLast = above - places[places.length - 1];
+        return Math.abs(moved) > factor * tenths && Math.abs(sinceLast) > factor * tenths
                 ? Optional.of(new GravityDifference((int) Math.round(moved)))
                 : Optional.empty();
     }

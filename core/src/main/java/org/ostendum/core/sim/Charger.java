@@ -25,7 +25,9 @@ record Charger(double rate, double finish, double returns, double stopsAt) {
 
     /** @param taken Ah since the last charge */
     Stepper.Run charge(Stepper stepper, CellBank bank, double taken) {
-        double wanted = taken * (1 + (returns - 1) * bank.gassing);
+        // What leaked away while it stood is charged with what was worked out of it.
+        double lacking = Math.max(taken, bank.softMissing() * bank.capacity);
+        double wanted = lacking * (1 + (returns - 1) * bank.gassing);
         return stepper.run(
                 bank, this::amps, LONGEST_HOURS, (b, in) -> Math.max(in - wanted, stopsAt - b.softMissing()));
     }

@@ -46,7 +46,7 @@ final class Planted {
             chemistry.stirring = f.part();
         } else if (fault instanceof Fault.WearOut f) {
             for (int i = 0; i < bank.cells; i++) {
-                bank.plates[i] = Math.max(0.3, bank.plates[i] - f.perDay());
+                bank.plates[i] = Math.max(0.55, bank.plates[i] - f.perDay());
             }
         } else if (fault instanceof Fault.ReversedBlock f) {
             for (int i = f.firstCell() - 1; i < f.lastCell(); i++) {

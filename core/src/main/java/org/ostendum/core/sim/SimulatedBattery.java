@@ -146,7 +146,8 @@ public final class SimulatedBattery {
 
     private void careFor(int day, double hour, boolean equalised, double @Nullable [] volts) {
         boolean waterDue = sinceWater >= site.waterEvery() + random.nextInt(4) - 1;
-        boolean roundDue = sinceRound >= site.roundEvery() + random.nextInt(9) - 4;
+        boolean worthIt = equalised && 2 * sinceRound >= site.roundEvery() && random.nextInt(10) < 7;
+        boolean roundDue = worthIt || sinceRound >= site.roundEvery() + random.nextInt(9) - 4;
         boolean waterFirst = waterDue && random.nextInt(25) == 0;
         if (waterFirst) {
             water(day, hour);

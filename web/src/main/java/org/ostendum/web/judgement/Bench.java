@@ -34,7 +34,7 @@ import org.springframework.stereotype.Service;
 @Service
 public class Bench {
     /** Rounds the judge is shown: his longest window twice over, as partial and in-service rounds lie between. */
-    private static final int ROUNDS_SHOWN = 30;
+    private static final int ROUNDS_SHOWN = 60;
 
     private final Rounds rounds;
     private final Ledger ledger;

@@ -1,16 +1,11 @@
 package org.ostendum.core.judge.question;
 
-import java.util.ArrayList;
-import java.util.List;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import org.ostendum.core.judge.Case;
 import org.ostendum.core.judge.CellCourse;
 import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.judge.NextStep;
-import org.ostendum.core.judge.PastRound;
-import org.ostendum.core.judge.statistics.Robust;
-import org.ostendum.core.measure.CellReading;
-import org.ostendum.core.measure.Round;
 import org.ostendum.core.rulebook.RuleKey;
 
 /**
@@ -25,14 +20,16 @@ enum CellCause {
     DILUTED(FindingCode.CELL_DILUTED, NextStep.ADJUST_ACID, 0.8),
     UNKNOWN(FindingCode.CELL_WEAK, NextStep.READ_CHARGE_VOLTS, 0.7);
 
-    /** Rounds whose voltages are put together. */
-    private static final int ROUNDS = 3;
-    /** Fewer voltages than this make no median to compare with. */
-    private static final int LEAST_CELLS = 3;
+    /** Part of the limit by which every cell of a block has to be away. */
+    private static final double BLOCK_TOGETHER = 0.4;
     /** A step and what came after it need so many readings to be told from a slope. */
-    private static final int READINGS_AFTER_STEP = 3;
+    private static final int READINGS_AFTER_STEP = 4;
     /** A lost part of the acid stays lost: later readings move by no more of the fall than this. */
-    private static final double STEADY_PART = 0.3;
+    private static final double STEADY_PART = 0.25;
+
+    private static final double STEADY_TENTHS = 40;
+    /** So much of the fall lies between the two readings before it and the two after. */
+    private static final double SUDDEN_PART = 0.75;
 
     private final FindingCode code;
     private final NextStep next;
@@ -57,7 +54,9 @@ enum CellCause {
     }
 
     static CellCause of(Case battery, int cell) {
-        OptionalDouble volts = millivoltsAbove(battery, cell);
+        OptionalDouble volts = isBlockWide(battery, cell)
+                ? OptionalDouble.empty()
+                : battery.chargeVolts().above(cell);
         double limit = battery.rules().value(RuleKey.CHARGE_VOLTS_APART).doubleValue();
         if (volts.isPresent() && volts.getAsDouble() <= -limit) {
             return SHORT;
@@ -67,38 +66,26 @@ enum CellCause {
         return cameInOneStep(battery.course(cell)) ? DILUTED : UNKNOWN;
     }
 
-    /** @return mV the cell shows above the median of its battery on charge, against its own beginning where that is known */
-    static OptionalDouble millivoltsAbove(Case battery, int cell) {
-        List<Double> above = new ArrayList<>();
-        for (PastRound past : battery.past()) {
-            above(past.round(), cell).ifPresent(above::add);
+    /** @return whether all cells of its block are away to the same side: that is a tap or a joint, not a cell */
+    private static boolean isBlockWide(Case battery, int cell) {
+        int perBlock = battery.model().layout().cellsPerCase();
+        if (perBlock < 2) {
+            return false;
         }
-        above(battery.latest().round(), cell).ifPresent(above::add);
-        if (above.isEmpty()) {
-            return OptionalDouble.empty();
+        double side = Math.signum(battery.chargeVolts().above(cell).orElse(0));
+        double far = battery.rules().value(RuleKey.CHARGE_VOLTS_APART).doubleValue() * BLOCK_TOGETHER;
+        int first = (cell - 1) / perBlock * perBlock + 1;
+        return IntStream.range(first, first + perBlock)
+                .allMatch(c -> side * battery.chargeVolts().above(c).orElse(0) >= far);
+    }
+
+    /** @return whether the voltage on charge alone tells a bad cell: away from its own beginning for several rounds */
+    static boolean isToldByVolts(Case battery, int cell) {
+        if (!battery.chargeVolts().isTold(cell)) {
+            return false;
         }
-        double now = median(above.subList(Math.max(0, above.size() - ROUNDS), above.size()));
-        double begun = above.size() > 3 * ROUNDS ? median(above.subList(0, ROUNDS)) : 0;
-        return OptionalDouble.of(now - begun);
-    }
-
-    private static OptionalDouble above(Round round, int cell) {
-        double[] all = round.readings().stream()
-                .filter(r -> r.volts() != null && r.onCharge())
-                .mapToDouble(CellCause::millivolts)
-                .toArray();
-        return round.reading(cell)
-                .filter(r -> r.volts() != null && r.onCharge() && all.length >= LEAST_CELLS)
-                .map(r -> OptionalDouble.of(millivolts(r) - Robust.median(all)))
-                .orElse(OptionalDouble.empty());
-    }
-
-    private static double millivolts(CellReading reading) {
-        return reading.volts() == null ? 0 : reading.volts().volts() * 1000;
-    }
-
-    private static double median(List<Double> values) {
-        return Robust.median(values.stream().mapToDouble(Double::doubleValue).toArray());
+        CellCause cause = of(battery, cell);
+        return cause == SHORT || cause == SULFATED;
     }
 
     /** @return whether the fall lies between two readings and nothing has moved since */
@@ -111,12 +98,12 @@ enum CellCause {
         if (after < READINGS_AFTER_STEP || at < 2) {
             return false;
         }
-        double fallen = course.fallen();
         double before = (course.above().get(at - 1) + course.above().get(at - 2)) / 2;
         double first = (course.above().get(at) + course.above().get(at + 1)) / 2;
-        double last = course.place().orElse(first);
-        boolean sudden = before > course.begunAt() - STEADY_PART * fallen;
-        boolean steady = Math.abs(first - last) < STEADY_PART * fallen;
+        double last = (course.last() + course.above().get(course.readings() - 2)) / 2;
+        double fallen = course.begunAt() - last;
+        boolean sudden = before - first > SUDDEN_PART * fallen;
+        boolean steady = Math.abs(first - last) < Math.max(STEADY_TENTHS, STEADY_PART * fallen);
         return sudden && steady;
     }
 }

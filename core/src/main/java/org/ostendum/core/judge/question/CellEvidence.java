@@ -13,14 +13,15 @@ final class CellEvidence {
 
     static List<Evidence> of(Case battery, int cell, Evidence... gravities) {
         List<Evidence> evidence = new ArrayList<>(Arrays.asList(gravities));
-        CellCause.millivoltsAbove(battery, cell)
+        battery.chargeVolts()
+                .above(cell)
                 .ifPresent(mv -> evidence.add(new Evidence("millivoltsAboveOnCharge", (int) Math.round(mv))));
         return evidence;
     }
 
     /** The fall or the distance, then what tells its cause, or what would. */
     static Message why(Case battery, CellCause cause, int cell, Message gravities) {
-        var volts = CellCause.millivoltsAbove(battery, cell);
+        var volts = battery.chargeVolts().above(cell);
         if (volts.isEmpty()) {
             return cause == CellCause.DILUTED
                     ? Message.of("finding.cause.step.why", gravities)

@@ -34,8 +34,7 @@ public final class LayeredAcid implements Question {
         if (rise.isEmpty()) {
             return new Outcome.NotJudged(Missing.ROUND_AFTER_EQUALISE);
         }
-        boolean lifted = rise.getAsDouble()
-                >= battery.rules().points(RuleKey.RISE_BY_MIXING).tenths();
+        boolean lifted = LowBattery.isLifted(battery) || LowBattery.cause(battery) == LowBattery.Cause.STRATIFIED;
         boolean now = battery.latest().round().state() == RoundState.FULL_CHARGE;
         double least = battery.rules().percent(RuleKey.RETURN_LEAST) / 100.0;
         OptionalDouble returned = LowBattery.returned(battery);

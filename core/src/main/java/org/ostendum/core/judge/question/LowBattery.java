@@ -3,6 +3,7 @@ package org.ostendum.core.judge.question;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
 import org.ostendum.core.judge.Case;
@@ -20,12 +21,24 @@ import org.ostendum.core.rulebook.RuleKey;
  * and an equalising charge lifts the readings: layered acid. Enough put back and nothing lifts them: sulfate.
  */
 final class LowBattery {
-    private static final Duration RECENT = Duration.ofDays(60);
-    private static final Duration PAIR_APART = Duration.ofDays(45);
+    private static final Duration RECENT = Duration.ofDays(30);
+    private static final Duration COMPARED = Duration.ofDays(300);
     /** Fewer charges do not make a balance. */
     private static final int LEAST_CHARGES = 8;
 
-    private static final int PAIRS = 3;
+    /** Rounds of each kind for a comparison; the kinds' medians scatter with the water in the cells. */
+    private static final int LEAST_ROUNDS = 3;
+
+    private static final Duration BESIDE = Duration.ofDays(45);
+    /** Tenths; the medians of two rounds never agree better. */
+    private static final double LEAST_SCATTER = 25;
+    /** So many times the limit is a rise that needs no second sign. */
+    private static final double CLEARLY = 2;
+
+    private static final int LEAST_EQUALISED = 2;
+
+    private static final double MEDIAN_ERROR = 1.25;
+    private static final double SURE = 3;
 
     private LowBattery() {}
 
@@ -38,19 +51,50 @@ final class LowBattery {
 
     static Cause cause(Case battery) {
         OptionalDouble returned = returned(battery);
-        OptionalDouble rise = riseByEqualising(battery);
         double least = battery.rules().percent(RuleKey.RETURN_LEAST) / 100.0;
-        double lifted = battery.rules().points(RuleKey.RISE_BY_MIXING).tenths();
         if (returned.isPresent() && returned.getAsDouble() < least) {
             return Cause.UNDERCHARGED;
         }
-        if (rise.isPresent() && rise.getAsDouble() >= lifted) {
-            return returned.isPresent() ? Cause.STRATIFIED : Cause.UNDERCHARGED;
+        double apart = battery.rules().value(RuleKey.CHARGE_VOLTS_APART).doubleValue();
+        double volts = battery.chargeVolts().risen().orElse(0);
+        if (volts >= apart) {
+            return Cause.SULFATED;
+        } else if (volts <= -apart) {
+            return Cause.UNDERCHARGED;
         }
-        if (returned.isPresent() || rise.isPresent()) {
+        return byEqualising(battery, returned.isPresent());
+    }
+
+    /** What rounds after equalising say, since ordinary ones came out low: low as well, or not. */
+    private static Cause byEqualising(Case battery, boolean enoughReturned) {
+        List<Boolean> low = new ArrayList<>();
+        for (int i = battery.full().size() - 1; i >= 0; i--) {
+            DatedGravities dated = battery.full().get(i);
+            if (dated.state() == RoundState.AFTER_EQUALISE) {
+                low.add(isLow(battery, dated));
+            } else if (!isLow(battery, dated)) {
+                break;
+            }
+        }
+        if (low.size() < LEAST_EQUALISED || riseByEqualising(battery).isEmpty()) {
+            return Cause.UNKNOWN;
+        }
+        double needed = battery.rules().points(RuleKey.RISE_BY_MIXING).tenths();
+        boolean rises = riseByEqualising(battery).orElse(0) >= needed;
+        if (!rises && low.stream().limit(LEAST_EQUALISED).allMatch(l -> l)) {
             return Cause.SULFATED;
         }
-        return Cause.UNKNOWN;
+        boolean none = low.stream().limit(LEAST_EQUALISED).noneMatch(l -> l);
+        return !none && !rises ? Cause.UNKNOWN : enoughReturned ? Cause.STRATIFIED : Cause.UNDERCHARGED;
+    }
+
+    private static boolean isLow(Case battery, DatedGravities dated) {
+        GravityDifference tolerance = battery.rules().points(RuleKey.FULL_TOLERANCE);
+        return dated.gravities()
+                        .median()
+                        .plus(tolerance)
+                        .compareTo(battery.model().marks().fullFrom())
+                < 0;
     }
 
     /** @return Ah put back for each Ah taken out of late; empty where that is not on record */
@@ -65,27 +109,67 @@ final class LowBattery {
                 : OptionalDouble.of(in / out);
     }
 
-    /** @return tenths by which the median stands higher after an equalise than before it, usually; empty where never read */
+    /**
+     * @return tenths by which the battery's median usually stands higher after equalising than at the ordinary rounds
+     *     beside it; empty with too few
+     */
     static OptionalDouble riseByEqualising(Case battery) {
+        double[] rises = rises(battery);
+        return rises.length < LEAST_ROUNDS ? OptionalDouble.empty() : OptionalDouble.of(Robust.median(rises));
+    }
+
+    /**
+     * Whether the rise is large and surely no chance. A rise that is not very large counts only where ordinary rounds
+     * have come down too: the water in the cells moves medians as well.
+     */
+    static boolean isLifted(Case battery) {
+        double[] rises = rises(battery);
+        if (rises.length < LEAST_ROUNDS) {
+            return false;
+        }
+        double rise = Robust.median(rises);
+        double error = MEDIAN_ERROR * Math.max(LEAST_SCATTER, Robust.deviation(rises)) / Math.sqrt(rises.length);
+        double needed = battery.rules().points(RuleKey.RISE_BY_MIXING).tenths();
+        boolean cameDown = fallenSinceBeginning(battery) >= needed;
+        return rise >= SURE * error && rise >= (cameDown ? needed : CLEARLY * needed);
+    }
+
+    private static double[] rises(Case battery) {
         List<DatedGravities> full = battery.full();
         List<Double> rises = new ArrayList<>();
-        for (int i = 1; i < full.size(); i++) {
-            DatedGravities before = full.get(i - 1);
-            DatedGravities after = full.get(i);
-            boolean pair = before.state() == RoundState.FULL_CHARGE
-                    && after.state() == RoundState.AFTER_EQUALISE
-                    && Duration.between(before.takenAt(), after.takenAt()).compareTo(PAIR_APART) <= 0;
-            if (pair) {
-                rises.add((double) after.gravities().median().tenths()
-                        - before.gravities().median().tenths());
+        for (int i = 0; i < full.size(); i++) {
+            if (full.get(i).state() == RoundState.AFTER_EQUALISE
+                    && full.get(i).takenAt().isAfter(battery.now().minus(COMPARED))) {
+                rise(full, i).ifPresent(rises::add);
             }
         }
-        if (rises.isEmpty()) {
-            return OptionalDouble.empty();
+        return rises.stream().mapToDouble(Double::doubleValue).toArray();
+    }
+
+    private static OptionalDouble rise(List<DatedGravities> full, int equalised) {
+        DatedGravities after = full.get(equalised);
+        double[] beside = full.stream()
+                .filter(d -> d.state() == RoundState.FULL_CHARGE)
+                .filter(d ->
+                        Duration.between(d.takenAt(), after.takenAt()).abs().compareTo(BESIDE) <= 0)
+                .mapToDouble(d -> d.gravities().median().tenths())
+                .toArray();
+        return beside.length == 0
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(after.gravities().median().tenths() - Robust.median(beside));
+    }
+
+    /** @return tenths by which ordinary rounds now read below the first ones */
+    private static double fallenSinceBeginning(Case battery) {
+        double[] ordinary = battery.full().stream()
+                .filter(d -> d.state() == RoundState.FULL_CHARGE)
+                .mapToDouble(d -> d.gravities().median().tenths())
+                .toArray();
+        if (ordinary.length < 2 * LEAST_ROUNDS) {
+            return 0;
         }
-        List<Double> last = rises.subList(Math.max(0, rises.size() - PAIRS), rises.size());
-        return OptionalDouble.of(
-                Robust.median(last.stream().mapToDouble(Double::doubleValue).toArray()));
+        int n = ordinary.length;
+        return Robust.median(Arrays.copyOf(ordinary, n / 3)) - Robust.median(Arrays.copyOfRange(ordinary, n - 3, n));
     }
 
     static List<Evidence> evidence(Case battery) {

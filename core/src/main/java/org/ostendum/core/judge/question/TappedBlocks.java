@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import org.ostendum.core.judge.Case;
 import org.ostendum.core.judge.CellCourse;
@@ -28,6 +29,10 @@ import org.ostendum.core.rulebook.RuleKey;
 public final class TappedBlocks implements Question {
     /** Each cell of a tapped block shows at least this part of the block's fall. */
     private static final double TOGETHER = 0.5;
+    /** All cells of a block so many times below at once need no second round. */
+    private static final double AT_ONCE = 2.5;
+
+    private static final int LEAST_READINGS = 6;
 
     @Override
     public String name() {
@@ -87,16 +92,19 @@ public final class TappedBlocks implements Question {
     }
 
     private static boolean hasFallen(Case battery, List<Integer> cells) {
-        double[] falls = cells.stream()
+        List<CellCourse> courses = cells.stream()
                 .map(battery::course)
-                .filter(c -> c.readings() >= 2 * 3)
-                .mapToDouble(CellCourse::fallen)
-                .toArray();
-        if (falls.length < cells.size()) {
-            return false;
-        }
-        double middle = Robust.median(falls);
+                .filter(c -> c.readings() >= LEAST_READINGS)
+                .toList();
         double needed = battery.rules().points(RuleKey.TAP_BELOW).tenths();
+        return courses.size() == cells.size()
+                && (haveFallen(courses, CellCourse::fallen, needed)
+                        || haveFallen(courses, c -> c.begunAt() - c.last(), AT_ONCE * needed));
+    }
+
+    private static boolean haveFallen(List<CellCourse> courses, ToDoubleFunction<CellCourse> fall, double needed) {
+        double[] falls = courses.stream().mapToDouble(fall).toArray();
+        double middle = Robust.median(falls);
         return middle >= needed && IntStream.range(0, falls.length).allMatch(i -> falls[i] >= TOGETHER * middle);
     }
 

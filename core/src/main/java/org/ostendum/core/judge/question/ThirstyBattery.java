@@ -3,6 +3,8 @@ package org.ostendum.core.judge.question;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
+import org.ostendum.core.charge.ChargeSums;
 import org.ostendum.core.judge.Case;
 import org.ostendum.core.judge.Cells;
 import org.ostendum.core.judge.Evidence;
@@ -24,6 +26,10 @@ import org.ostendum.core.water.WaterUse;
 public final class ThirstyBattery implements Question {
     private static final Duration LOOKED_BACK = Duration.ofDays(75);
     private static final int LEAST_WATERINGS = 4;
+    /** Shifts shallower than this part of capacity say little of what a charge splits. */
+    private static final double LEAST_SHIFT = 0.25;
+    /** More than this at the beginning is a fault from the beginning. */
+    private static final double MOST_USUAL = 1.4;
 
     @Override
     public String name() {
@@ -33,37 +39,71 @@ public final class ThirstyBattery implements Question {
     @Override
     public Outcome ask(Case battery) {
         Instant now = battery.now();
-        List<BatteryEvent> water = battery.events().between(EventType.WATER, now.minus(LOOKED_BACK), now).stream()
-                .filter(e -> e.quantity() > 0)
-                .toList();
-        if (water.size() < LEAST_WATERINGS) {
-            return new Outcome.NotJudged(Missing.WATER_ON_RECORD);
-        }
-        Instant first = water.get(0).at();
-        Instant last = water.get(water.size() - 1).at();
-        double out = battery.events().sum(EventType.DISCHARGE, first, last);
-        if (out <= 0) {
+        if (meanShift(battery, now) < LEAST_SHIFT * battery.model().capacity().ampHours()) {
             return new Outcome.NotJudged(Missing.AMP_HOURS);
         }
-        // What the first watering replaced was used before it.
-        double poured = battery.events().sum(EventType.WATER, first, last);
-        double expected = expected(battery, out);
-        int percent = (int) Math.round(100 * poured / expected);
-        int limit = battery.rules().percent(RuleKey.THIRST);
-        return percent >= limit
-                ? Outcome.of(finding(battery, (int) Math.round(poured), (int) Math.round(expected), percent))
+        Optional<Thirst> lately = thirst(battery, now.minus(LOOKED_BACK), now);
+        if (lately.isEmpty()) {
+            return new Outcome.NotJudged(Missing.WATER_ON_RECORD);
+        }
+        Instant begun = battery.events().all().get(0).at();
+        double usual = begun.plus(LOOKED_BACK).isBefore(now.minus(LOOKED_BACK))
+                ? thirst(battery, begun.minusSeconds(1), begun.plus(LOOKED_BACK))
+                        .map(Thirst::times)
+                        .orElse(1.0)
+                : 1;
+        // A battery that always drank a little more is no news; one that begins to is.
+        int percent = (int) Math.round(100 * lately.get().times() / Math.max(1, Math.min(MOST_USUAL, usual)));
+        return percent >= battery.rules().percent(RuleKey.THIRST)
+                ? Outcome.of(finding(battery, lately.get(), percent))
                 : new Outcome.Clear();
     }
 
-    /** @return ml that the overcharge of a right charge splits */
-    private static double expected(Case battery, double ampHoursOut) {
+    private static double meanShift(Case battery, Instant now) {
+        return battery.events().between(EventType.DISCHARGE, now.minus(LOOKED_BACK), now).stream()
+                .mapToDouble(BatteryEvent::quantity)
+                .average()
+                .orElse(0);
+    }
+
+    /** Millilitres poured, and those a right charge would have split. */
+    private record Thirst(double poured, double expected) {
+        double times() {
+            return poured / expected;
+        }
+    }
+
+    private static Optional<Thirst> thirst(Case battery, Instant from, Instant to) {
+        List<BatteryEvent> water = battery.events().between(EventType.WATER, from, to).stream()
+                .filter(e -> e.quantity() > 0)
+                .toList();
+        if (water.size() < LEAST_WATERINGS) {
+            return Optional.empty();
+        }
+        // What the first watering replaced was used before it.
+        Instant first = water.get(0).at();
+        Instant last = water.get(water.size() - 1).at();
+        double out = battery.events().sum(EventType.DISCHARGE, first, last);
+        double hours = battery.events().sum(EventType.EQUALISE_END, first, last);
+        return out <= 0
+                ? Optional.empty()
+                : Optional.of(
+                        new Thirst(battery.events().sum(EventType.WATER, first, last), expected(battery, out, hours)));
+    }
+
+    /** @return ml that the overcharge of right charges and of equalising hours splits */
+    private static double expected(Case battery, double ampHoursOut, double equaliseHours) {
+        double equalising =
+                equaliseHours * ChargeSums.finish(battery.model().capacity()).amperes();
         double overcharge = battery.rules().percent(RuleKey.RETURN_USUAL) / 100.0 - 1;
         return 1000
-                * WaterUse.of(battery.model().cells(), AmpHours.of(ampHoursOut * overcharge))
+                * WaterUse.of(battery.model().cells(), AmpHours.of(ampHoursOut * overcharge + equalising))
                         .litres();
     }
 
-    private static Finding finding(Case battery, int poured, int expected, int percent) {
+    private static Finding finding(Case battery, Thirst thirst, int percent) {
+        int poured = (int) Math.round(thirst.poured());
+        int expected = (int) Math.round(thirst.expected());
         return new Finding(
                 FindingCode.BATTERY_THIRSTY,
                 new Cells(List.of()),

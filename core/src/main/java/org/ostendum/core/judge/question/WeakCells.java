@@ -41,7 +41,9 @@ public final class WeakCells implements Question {
     static List<Integer> below(Case battery) {
         Gravities gravities = battery.gravities();
         GravityDifference limit = battery.rules().points(RuleKey.CELL_BELOW_MEDIAN);
+        List<Integer> tapped = TappedBlocks.cells(battery);
         return gravities.byCell().keySet().stream()
+                .filter(cell -> !tapped.contains(cell))
                 .filter(cell -> gravities.aboveMedian(cell).negated().compareTo(limit) >= 0)
                 .toList();
     }

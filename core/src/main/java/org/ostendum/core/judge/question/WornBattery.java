@@ -30,7 +30,7 @@ public final class WornBattery implements Question {
     /** Shifts within this part of the deepest one stand at its edge. */
     private static final double EDGE = 0.97;
     /** So large a part of all shifts at the edge is a ceiling, not chance. */
-    private static final double CROWDED = 0.25;
+    private static final double CROWDED = 0.4;
 
     @Override
     public String name() {

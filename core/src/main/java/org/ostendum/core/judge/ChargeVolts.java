@@ -1,0 +1,91 @@
+package org.ostendum.core.judge;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.judge.statistics.Robust;
+import org.ostendum.core.measure.CellReading;
+import org.ostendum.core.measure.Round;
+import org.ostendum.core.quantity.Celsius;
+import org.ostendum.core.quantity.Volts;
+
+/** Cell voltages read on charge at the finish, over all rounds that hold them: each cell against its battery, and the battery against its own beginning. */
+public final class ChargeVolts {
+    /** Rounds whose voltages are put together. */
+    private static final int ROUNDS = 3;
+    /** Fewer cells make no median to compare with. */
+    private static final int LEAST_CELLS = 3;
+    /** mV a cell and kelvin. Source: IEEE 450. */
+    private static final double PER_KELVIN = -4;
+
+    private static final double REFERENCE = 25;
+
+    private final Map<Integer, List<Double>> aboveByCell = new HashMap<>();
+    private final List<Double> medians = new ArrayList<>();
+
+    ChargeVolts(List<Round> rounds) {
+        rounds.forEach(this::add);
+    }
+
+    private void add(Round round) {
+        double[] all = round.readings().stream()
+                .mapToDouble(ChargeVolts::millivolts)
+                .filter(mv -> !Double.isNaN(mv))
+                .toArray();
+        if (all.length < LEAST_CELLS) {
+            return;
+        }
+        double median = Robust.median(all);
+        for (CellReading reading : round.readings()) {
+            double millivolts = millivolts(reading);
+            if (!Double.isNaN(millivolts)) {
+                aboveByCell
+                        .computeIfAbsent(reading.cell(), c -> new ArrayList<>())
+                        .add(millivolts - median);
+            }
+        }
+        Celsius temperature = round.temperature();
+        if (temperature != null) {
+            medians.add(median - PER_KELVIN * (temperature.degrees() - REFERENCE));
+        }
+    }
+
+    private static double millivolts(CellReading reading) {
+        @Nullable Volts volts = reading.volts();
+        return volts == null || !reading.onCharge() ? Double.NaN : volts.volts() * 1000;
+    }
+
+    /** @return mV a cell shows above the median of its battery, against its own beginning where that is known */
+    public OptionalDouble above(int cell) {
+        List<Double> above = aboveByCell.getOrDefault(cell, List.of());
+        if (above.isEmpty()) {
+            return OptionalDouble.empty();
+        }
+        return OptionalDouble.of(last(above) - (isTold(cell) ? first(above) : 0));
+    }
+
+    /** @return whether a cell was read often enough for its voltages alone to tell */
+    public boolean isTold(int cell) {
+        return aboveByCell.getOrDefault(cell, List.of()).size() >= 2 * ROUNDS;
+    }
+
+    /** @return mV a cell, at 25 °C, by which the battery's median now lies above its beginning; empty with too few rounds */
+    public OptionalDouble risen() {
+        return medians.size() < 2 * ROUNDS ? OptionalDouble.empty() : OptionalDouble.of(last(medians) - first(medians));
+    }
+
+    private static double first(List<Double> values) {
+        return median(values.subList(0, ROUNDS));
+    }
+
+    private static double last(List<Double> values) {
+        return median(values.subList(Math.max(0, values.size() - ROUNDS), values.size()));
+    }
+
+    private static double median(List<Double> values) {
+        return Robust.median(values.stream().mapToDouble(Double::doubleValue).toArray());
+    }
+}
