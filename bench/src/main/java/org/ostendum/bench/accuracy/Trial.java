@@ -91,7 +91,7 @@ final class Trial {
             Case asked = new Case(member.model(), rules, ZoneOffset.UTC, latest, shown, events);
             Verdict verdict = Judge.judge(asked);
             note(verdict, i);
-            if (latest.isSound()) {
+            if (latest.isSound() && !asked.gravities().isEmpty()) {
                 byTable(
                         Gravities.of(round, rules.temperatureCorrection()),
                         life.truths().get(i).day());

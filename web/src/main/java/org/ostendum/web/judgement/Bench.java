@@ -1,6 +1,7 @@
 package org.ostendum.web.judgement;
 
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -14,6 +15,7 @@ import org.ostendum.core.judge.Message;
 import org.ostendum.core.judge.PastRound;
 import org.ostendum.core.judge.Severity;
 import org.ostendum.core.judge.Verdict;
+import org.ostendum.core.measure.EventLog;
 import org.ostendum.core.measure.Happenings;
 import org.ostendum.core.measure.Reliability;
 import org.ostendum.core.measure.Round;
@@ -35,6 +37,8 @@ import org.springframework.stereotype.Service;
 public class Bench {
     /** Rounds the judge is shown: his longest window twice over, as partial and in-service rounds lie between. */
     private static final int ROUNDS_SHOWN = 60;
+
+    private static final Duration SEASON = Duration.ofDays(90);
 
     private final Rounds rounds;
     private final Ledger ledger;
@@ -61,7 +65,7 @@ public class Bench {
                 .toList());
         Happenings before = ledger.happenings(battery.id(), round.takenAt());
         PastRound latest = new PastRound(round, Reliability.doubts(round, before, rules));
-        return new Case(battery.type().model(), rules, zone, latest, past);
+        return new Case(battery.type().model(), rules, zone, latest, past, events(battery, past));
     }
 
     /** Judges the battery's newest round anew and keeps the result as its present state. */
@@ -93,7 +97,13 @@ public class Bench {
         List<PastRound> past = history.subList(0, history.size() - 1).stream()
                 .map(ClosedRound::past)
                 .toList();
-        return Judge.judge(new Case(battery.type().model(), rules, zone, latest, past));
+        return Judge.judge(new Case(battery.type().model(), rules, zone, latest, past, events(battery, past)));
+    }
+
+    /** As far back as the rounds shown, and a season before them. */
+    private EventLog events(Battery battery, List<PastRound> past) {
+        Instant first = past.isEmpty() ? clock.instant() : past.get(0).round().takenAt();
+        return ledger.events(battery.id(), first.minus(SEASON));
     }
 
     private static Verdict neverRead() {

@@ -6,6 +6,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.measure.Coverage;
 import org.ostendum.core.measure.RoundState;
+import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.SpecificGravity;
 import org.ostendum.web.store.LedgerEntry;
 import org.ostendum.web.store.Payload;
@@ -105,7 +106,12 @@ public record LedgerLine(
             case WATER ->
                 entry.quantity() == null ? "" : words.volume(entry.quantity().doubleValue());
             case CHARGE_END, DISCHARGE -> amount("line.amp-hours", entry, words);
-            case EQUALISE_END -> amount("line.hours", entry, words);
+            case EQUALISE_END, STANDING_FLAT -> amount("line.hours", entry, words);
+            case TEMPERATURE_MAX ->
+                entry.quantity() == null
+                        ? ""
+                        : words.temperature(Celsius.of(entry.quantity().doubleValue()));
+            case CELL_REPLACED -> entry.cell() == null ? "" : words.text("line.correction.cell", entry.cell());
             case VOLTAGE ->
                 words.text(
                         "line.volts",

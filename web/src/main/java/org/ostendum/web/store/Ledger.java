@@ -3,6 +3,7 @@ package org.ostendum.web.store;
 import static org.jooq.impl.DSL.max;
 import static org.jooq.impl.DSL.noCondition;
 import static org.jooq.impl.DSL.row;
+import static org.jooq.impl.DSL.selectOne;
 import static org.ostendum.web.store.jooq.Tables.BATTERY;
 import static org.ostendum.web.store.jooq.Tables.LEDGER_ENTRY;
 import static org.ostendum.web.store.jooq.Tables.PERSON;
@@ -23,6 +24,9 @@ import org.jooq.DSLContext;
 import org.jooq.Record;
 import org.jooq.SortField;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.measure.BatteryEvent;
+import org.ostendum.core.measure.EventLog;
+import org.ostendum.core.measure.EventType;
 import org.ostendum.core.measure.Happenings;
 import org.ostendum.web.store.jooq.tables.records.LedgerEntryRecord;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -33,6 +37,15 @@ import org.springframework.transaction.annotation.Transactional;
 /** The append-only history of every battery, each battery's lines chained by hash. */
 @Repository
 public class Ledger {
+    /** Kinds of lines the judge looks at. */
+    private static final Map<String, EventType> JUDGED = Map.of(
+            EntryKind.CHARGE_END.name(), EventType.CHARGE_END,
+            EntryKind.DISCHARGE.name(), EventType.DISCHARGE,
+            EntryKind.WATER.name(), EventType.WATER,
+            EntryKind.EQUALISE_END.name(), EventType.EQUALISE_END,
+            EntryKind.TEMPERATURE_MAX.name(), EventType.TEMPERATURE_MAX,
+            EntryKind.WASH.name(), EventType.CLEAN);
+
     private static final org.ostendum.web.store.jooq.tables.LedgerEntry CORRECTED = LEDGER_ENTRY.as("corrected");
     private static final org.ostendum.web.store.jooq.tables.LedgerEntry CORRECTING = LEDGER_ENTRY.as("correcting");
 
@@ -200,6 +213,25 @@ public class Ledger {
                 last.get("EQUALISE_END"),
                 last.get("DISCHARGE"),
                 water == null ? 0 : chargesBetween(batteryId, water, at));
+    }
+
+    /** @return what happened to a battery since a moment, without what was corrected away, for the judge */
+    public EventLog events(long batteryId, Instant since) {
+        var correction = LEDGER_ENTRY.as("correction");
+        return new EventLog(
+                sql.select(LEDGER_ENTRY.KIND, LEDGER_ENTRY.HAPPENED_AT, LEDGER_ENTRY.QUANTITY, LEDGER_ENTRY.CELL)
+                        .from(LEDGER_ENTRY)
+                        .where(LEDGER_ENTRY
+                                .BATTERY_ID
+                                .eq(batteryId)
+                                .and(LEDGER_ENTRY.KIND.in(JUDGED.keySet()))
+                                .and(LEDGER_ENTRY.HAPPENED_AT.ge(since)))
+                        .andNotExists(selectOne().from(correction).where(correction.CORRECTS_ID.eq(LEDGER_ENTRY.ID)))
+                        .fetch(r -> new BatteryEvent(
+                                r.value2(),
+                                JUDGED.getOrDefault(r.value1(), EventType.CLEAN),
+                                r.value3() == null ? 0 : r.value3().doubleValue(),
+                                r.value4() == null ? null : (Integer) r.value4().intValue())));
     }
 
     private int chargesBetween(long batteryId, Instant after, Instant upTo) {
