@@ -77,6 +77,11 @@ public final class ChargeVolts {
         return medians.size() < 2 * ROUNDS ? OptionalDouble.empty() : OptionalDouble.of(last(medians) - first(medians));
     }
 
+    /** @return mV a cell of the battery now, at 25 °C; empty where none were read */
+    public OptionalDouble now() {
+        return medians.isEmpty() ? OptionalDouble.empty() : OptionalDouble.of(last(medians));
+    }
+
     private static double first(List<Double> values) {
         return median(values.subList(0, ROUNDS));
     }

@@ -63,7 +63,8 @@ enum CellCause {
         } else if (volts.isPresent() && volts.getAsDouble() >= limit) {
             return SULFATED;
         }
-        return cameInOneStep(battery.course(cell)) ? DILUTED : UNKNOWN;
+        // In a battery that is not charged to its end cells are left behind in steps as well.
+        return !LowBattery.isLowNow(battery) && cameInOneStep(battery.course(cell)) ? DILUTED : UNKNOWN;
     }
 
     /** @return whether all cells of its block are away to the same side: that is a tap or a joint, not a cell */

@@ -35,6 +35,9 @@ final class LowBattery {
     /** So many times the limit is a rise that needs no second sign. */
     private static final double CLEARLY = 2;
 
+    /** mV a cell at 25 °C: below it no cell gasses, and no charge is at its end. */
+    private static final double GASSING_FROM = 2400;
+
     private static final int LEAST_EQUALISED = 2;
 
     private static final double MEDIAN_ERROR = 1.25;
@@ -59,7 +62,7 @@ final class LowBattery {
         double volts = battery.chargeVolts().risen().orElse(0);
         if (volts >= apart) {
             return Cause.SULFATED;
-        } else if (volts <= -apart) {
+        } else if (volts <= -apart || battery.chargeVolts().now().orElse(Double.MAX_VALUE) < GASSING_FROM) {
             return Cause.UNDERCHARGED;
         }
         return byEqualising(battery, returned.isPresent());
@@ -79,13 +82,19 @@ final class LowBattery {
         if (low.size() < LEAST_EQUALISED || riseByEqualising(battery).isEmpty()) {
             return Cause.UNKNOWN;
         }
-        double needed = battery.rules().points(RuleKey.RISE_BY_MIXING).tenths();
-        boolean rises = riseByEqualising(battery).orElse(0) >= needed;
-        if (!rises && low.stream().limit(LEAST_EQUALISED).allMatch(l -> l)) {
-            return Cause.SULFATED;
+        if (isLifted(battery)) {
+            return enoughReturned ? Cause.STRATIFIED : Cause.UNDERCHARGED;
         }
-        boolean none = low.stream().limit(LEAST_EQUALISED).noneMatch(l -> l);
-        return !none && !rises ? Cause.UNKNOWN : enoughReturned ? Cause.STRATIFIED : Cause.UNDERCHARGED;
+        double needed = battery.rules().points(RuleKey.RISE_BY_MIXING).tenths();
+        boolean nothingLifts = riseByEqualising(battery).orElse(0) < needed
+                && low.stream().limit(LEAST_EQUALISED).allMatch(l -> l);
+        return nothingLifts ? Cause.SULFATED : Cause.UNKNOWN;
+    }
+
+    /** @return whether the latest round came out low */
+    static boolean isLowNow(Case battery) {
+        List<DatedGravities> full = battery.full();
+        return !full.isEmpty() && isLow(battery, full.get(full.size() - 1));
     }
 
     private static boolean isLow(Case battery, DatedGravities dated) {

@@ -1,0 +1,128 @@
+package org.ostendum.core.judge;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.battery.CellKind;
+import org.ostendum.core.battery.Duty;
+import org.ostendum.core.battery.GravityMarks;
+import org.ostendum.core.battery.LayoutText;
+import org.ostendum.core.measure.BatteryEvent;
+import org.ostendum.core.measure.EventLog;
+import org.ostendum.core.measure.EventType;
+import org.ostendum.core.measure.Reliability;
+import org.ostendum.core.measure.Round;
+import org.ostendum.core.measure.RoundState;
+import org.ostendum.core.quantity.AmpHours;
+import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.sim.Fault;
+import org.ostendum.core.sim.Life;
+import org.ostendum.core.sim.SimulatedBattery;
+import org.ostendum.core.sim.Site;
+
+/** Whole lives laid before the judge, round by round, with what stands on record and nothing else. */
+class JudgeOfLivesTest {
+    private static final Instant START = Instant.parse("2024-01-01T06:00:00Z");
+    private static final Site CAREFUL = new Site(5, 0.6, 12, 10, 24, true, true, true, 0.03);
+    private static final Site WITHOUT_METER = new Site(5, 0.6, 12, 10, 24, true, false, true, 0.03);
+    private static final BatteryModel PACK = new BatteryModel(
+            "pack",
+            CellKind.FLOODED,
+            Duty.DEEP_CYCLE,
+            LayoutText.parse("1> 2> 3>/6< 5< 4<", 3),
+            AmpHours.of(225),
+            20,
+            GravityMarks.usualFor(Duty.DEEP_CYCLE));
+
+    private record Called(FindingCode code, int cell) {}
+
+    private static Set<Called> called(Site site, Fault... faults) {
+        Life life = SimulatedBattery.live(PACK, site, List.of(faults), START, 600, 0.25, 11);
+        Set<Called> called = new HashSet<>();
+        List<PastRound> past = new ArrayList<>();
+        for (Round round : life.rounds()) {
+            PastRound latest = new PastRound(
+                    round, Reliability.doubts(round, life.events().happenings(round.takenAt()), Rules.standard()));
+            Verdict verdict =
+                    Judge.judge(new Case(PACK, Rules.standard(), ZoneOffset.UTC, latest, past, life.events()));
+            for (Finding finding : verdict.findings()) {
+                boolean ofBattery = finding.cells().isEmpty() || finding.code() == FindingCode.PACK_TAP;
+                (ofBattery ? List.of(0) : finding.cells().numbers())
+                        .forEach(cell -> called.add(new Called(finding.code(), cell)));
+            }
+            past.add(latest);
+        }
+        called.removeIf(c -> c.code() == FindingCode.READING_IMPOSSIBLE
+                || c.code() == FindingCode.READING_UNRELIABLE
+                || c.code() == FindingCode.CELL_DRY);
+        return called;
+    }
+
+    static Stream<Arguments> faults() {
+        return Stream.of(
+                Arguments.of(new Fault.SulfatedCell(8, 150, 0.001), CAREFUL, FindingCode.CELL_SULFATED, 8),
+                Arguments.of(new Fault.SulfatedCell(8, 150, 0.001), WITHOUT_METER, FindingCode.CELL_WEAK, 8),
+                Arguments.of(new Fault.SoftShort(3, 150, 0.0003), CAREFUL, FindingCode.CELL_SHORT, 3),
+                Arguments.of(new Fault.SoftShort(3, 150, 0.0003), WITHOUT_METER, FindingCode.CELL_WEAK, 3),
+                Arguments.of(new Fault.Spilt(14, 200, 0.14), CAREFUL, FindingCode.CELL_DILUTED, 14),
+                Arguments.of(new Fault.DryingCell(5, 150, 0.05), CAREFUL, FindingCode.CELL_THIRSTY, 5),
+                Arguments.of(new Fault.SulfatedBattery(150, 0.001), CAREFUL, FindingCode.BATTERY_SULFATED, 0),
+                Arguments.of(new Fault.EarlyStop(150, 0.11), CAREFUL, FindingCode.BATTERY_UNDERCHARGED, 0),
+                Arguments.of(new Fault.WrongCharger(150, 2.4), CAREFUL, FindingCode.BATTERY_THIRSTY, 0),
+                Arguments.of(new Fault.PoorMixing(150, 0.2), CAREFUL, FindingCode.BATTERY_STRATIFIED, 0),
+                Arguments.of(new Fault.WearOut(150, 0.0016), CAREFUL, FindingCode.BATTERY_WORN, 0),
+                Arguments.of(new Fault.Tap(1, 3, 150, 0.04), CAREFUL, FindingCode.PACK_TAP, 0));
+    }
+
+    @ParameterizedTest
+    @MethodSource("faults")
+    void aFaultIsCalledByItsName(Fault fault, Site site, FindingCode code, int cell) {
+        assertThat(called(site, fault)).contains(new Called(code, cell));
+    }
+
+    @Test
+    void nothingIsHeldAgainstAHealthyBattery() {
+        assertThat(called(CAREFUL)).isEmpty();
+        assertThat(called(WITHOUT_METER)).isEmpty();
+    }
+
+    /** Over the limit twice within a month; once is a hot day. */
+    @ParameterizedTest
+    @CsvSource({"50, 51, true", "50, 49, false", "49, 49, false"})
+    void heatThatComesAgainIsCalled(double first, double second, boolean hot) {
+        Instant now = Cases.NOW;
+        EventLog events = new EventLog(List.of(
+                BatteryEvent.of(now.minusSeconds(5 * 86_400), EventType.TEMPERATURE_MAX, first),
+                BatteryEvent.of(now.minusSeconds(86_400), EventType.TEMPERATURE_MAX, second)));
+        Round round = Cases.round(RoundState.FULL_CHARGE, 1280, 1281, 1280, 1282, 1280, 1281);
+        Verdict verdict = Judge.judge(
+                new Case(Cases.SIX, Rules.standard(), ZoneOffset.UTC, Cases.sound(round), List.of(), events));
+        assertThat(Cases.found(verdict, FindingCode.BATTERY_HOT).isPresent()).isEqualTo(hot);
+    }
+
+    @Test
+    void aLogTellsWhatHappenedLast() {
+        EventLog events = new EventLog(List.of(
+                BatteryEvent.of(START.plusSeconds(50), EventType.WATER, 900),
+                BatteryEvent.of(START.plusSeconds(10), EventType.CHARGE_END, 100),
+                BatteryEvent.of(START.plusSeconds(90), EventType.CHARGE_END, 80)));
+        assertThat(events.happenings(START.plusSeconds(60)).chargesSinceWater()).isZero();
+        assertThat(events.happenings(START.plusSeconds(90)).chargesSinceWater()).isOne();
+        assertThat(events.sum(EventType.CHARGE_END, START, START.plusSeconds(89)))
+                .isEqualTo(100);
+        assertThat(EventType.ofWord("water")).contains(EventType.WATER);
+        assertThat(EventType.ofWord("tea")).isEmpty();
+    }
+}
