@@ -31,6 +31,11 @@ public enum EventType {
         return unit;
     }
 
+    /** @return all words, for a message that tells what is allowed */
+    public static String words() {
+        return String.join(", ", Arrays.stream(values()).map(EventType::word).toList());
+    }
+
     public static Optional<EventType> ofWord(String word) {
         return Arrays.stream(values()).filter(t -> t.word.equals(word)).findFirst();
     }

@@ -90,6 +90,7 @@ public final class Access {
             route(GET, "/sums", EVERYBODY),
             route(GET, "/sums/*", EVERYBODY),
             route(POST, "/api/v1/sums/*", EVERYBODY),
+            route(POST, "/api/v1/judge", EVERYBODY),
             route(GET, "/procedures", EVERYBODY),
             route(GET, "/procedures/*", EVERYBODY),
             route(POST, "/procedures/*/additions", LEADS),

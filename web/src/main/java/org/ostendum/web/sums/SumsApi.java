@@ -3,9 +3,8 @@ package org.ostendum.web.sums;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import org.ostendum.core.quantity.OutOfRange;
+import org.ostendum.web.api.ApiProblem;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.ProblemDetail;
-import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -22,47 +21,37 @@ class SumsApi {
     }
 
     @PostMapping(path = "/api/v1/sums/{name}", consumes = "application/json")
-    ResponseEntity<Object> work(@PathVariable String name, @RequestBody JsonNode body) {
-        Sum sum = book.find(name).orElse(null);
-        if (sum == null) {
-            return problem(
-                    HttpStatus.NOT_FOUND,
-                    "name",
-                    "There is no sum " + name + ". There are "
-                            + String.join(
-                                    ", ", book.all().stream().map(Sum::name).toList()) + ".");
-        }
+    Map<String, Object> work(@PathVariable String name, @RequestBody JsonNode body) {
+        Sum sum = book.find(name).orElseThrow(() -> new ApiProblem(HttpStatus.NOT_FOUND, "name", unknown(name)));
         Map<String, Double> values = new LinkedHashMap<>();
         for (Sum.Input input : sum.inputs()) {
-            JsonNode value = body.path(input.name());
-            boolean isGiven = !value.isMissingNode();
-            if (isGiven && !(value.isNumber() && inRange(value.asDouble(), input))) {
-                return problem(
-                        HttpStatus.UNPROCESSABLE_CONTENT,
-                        input.name(),
-                        input.name() + " is " + value + ", allowed is a number from " + input.least() + " to "
-                                + input.most() + ".");
-            }
-            values.put(input.name(), isGiven ? value.asDouble() : input.usual());
+            values.put(input.name(), value(body.path(input.name()), input));
         }
         try {
             Map<String, Object> results = new LinkedHashMap<>();
             sum.work(values).forEach(r -> results.put(r.name(), r.value()));
-            return ResponseEntity.ok(results);
+            return results;
         } catch (OutOfRange e) {
-            return problem(HttpStatus.UNPROCESSABLE_CONTENT, e.quantity(), e.getMessage() + ".");
+            throw new ApiProblem(HttpStatus.UNPROCESSABLE_CONTENT, e.quantity(), e.getMessage() + ".");
         }
     }
 
-    private static boolean inRange(double value, Sum.Input input) {
-        return value >= input.least() && value <= input.most();
+    private String unknown(String name) {
+        return "There is no sum " + name + ". There are "
+                + String.join(", ", book.all().stream().map(Sum::name).toList()) + ".";
     }
 
-    private static ResponseEntity<Object> problem(HttpStatus status, String field, String detail) {
-        ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
-        problem.setProperty("field", field);
-        return ResponseEntity.status(status)
-                .header("Content-Type", "application/problem+json")
-                .body(problem);
+    private static double value(JsonNode value, Sum.Input input) {
+        if (value.isMissingNode()) {
+            return input.usual();
+        }
+        if (!value.isNumber() || value.asDouble() < input.least() || value.asDouble() > input.most()) {
+            throw new ApiProblem(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    input.name(),
+                    input.name() + " is " + value + ", allowed is a number from " + input.least() + " to "
+                            + input.most() + ".");
+        }
+        return value.asDouble();
     }
 }
