@@ -1,14 +1,19 @@
 package org.ostendum.web.judgement;
 
 import java.math.BigDecimal;
+import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.judge.Case;
 import org.ostendum.core.judge.Judge;
+import org.ostendum.core.judge.PastRound;
 import org.ostendum.core.judge.Verdict;
 import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.Coverage;
+import org.ostendum.core.measure.EventLog;
+import org.ostendum.core.measure.Reliability;
 import org.ostendum.core.measure.Round;
+import org.ostendum.core.rulebook.Rules;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.EntryKind;
 import org.ostendum.web.store.Ledger;
@@ -17,6 +22,7 @@ import org.ostendum.web.store.Payload;
 import org.ostendum.web.store.Rounds;
 import org.ostendum.web.store.VerdictText;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -50,6 +56,50 @@ public class RoundRecord {
         long entry = write(battery, judged, coverage, personId);
         rounds.record(battery.id(), personId, entry, coverage, judged.latest());
         bench.refresh(battery);
+    }
+
+    /**
+     * Puts many old rounds of a battery on record at once. They are kept as they were read; the battery's present state is
+     * judged once, from the newest. Needs a transaction.
+     *
+     * @param rounds none of them on record yet, in the order of time
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void takeIn(Battery battery, List<Round> rounds, EventLog events, long personId) {
+        Rules rules = bench.rulesFor(battery);
+        List<Long> entries = ledger.append(
+                battery.id(),
+                rounds.stream().map(round -> taken(battery, round, personId)).toList());
+        List<Rounds.Taken> taken = new ArrayList<>();
+        for (int i = 0; i < rounds.size(); i++) {
+            Round round = rounds.get(i);
+            PastRound past = new PastRound(round, Reliability.doubts(round, events.happenings(round.takenAt()), rules));
+            taken.add(new Rounds.Taken(entries.get(i), coverage(battery, round), past));
+        }
+        this.rounds.recordAll(battery.id(), personId, taken);
+        bench.refresh(battery);
+    }
+
+    private static NewEntry taken(Battery battery, Round round, long personId) {
+        ObjectNode payload = readings(round);
+        payload.put("coverage", coverage(battery, round).name());
+        payload.put("imported", true);
+        return new NewEntry(
+                EntryKind.ROUND,
+                round.takenAt(),
+                personId,
+                null,
+                BigDecimal.valueOf(round.cellsRead()),
+                null,
+                payload.toString());
+    }
+
+    private static Coverage coverage(Battery battery, Round round) {
+        int cells = battery.type().model().cells();
+        if (round.readings().size() >= cells) {
+            return Coverage.WHOLE;
+        }
+        return round.readings().size() == 1 ? Coverage.PILOT : Coverage.PARTIAL;
     }
 
     private long write(Battery battery, Case judged, Coverage coverage, long personId) {

@@ -14,11 +14,14 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
@@ -37,14 +40,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** The append-only history of every battery, each battery's lines chained by hash. */
 @Repository
 public class Ledger {
-    /** Kinds of lines the judge looks at. */
-    private static final Map<String, EventType> JUDGED = Map.of(
-            EntryKind.CHARGE_END.name(), EventType.CHARGE_END,
-            EntryKind.DISCHARGE.name(), EventType.DISCHARGE,
-            EntryKind.WATER.name(), EventType.WATER,
-            EntryKind.EQUALISE_END.name(), EventType.EQUALISE_END,
-            EntryKind.TEMPERATURE_MAX.name(), EventType.TEMPERATURE_MAX,
-            EntryKind.WASH.name(), EventType.CLEAN);
+    private static final Map<String, EventType> EVENTS = Arrays.stream(EventType.values())
+            .collect(Collectors.toMap(type -> kind(type).name(), type -> type));
 
     private static final org.ostendum.web.store.jooq.tables.LedgerEntry CORRECTED = LEDGER_ENTRY.as("corrected");
     private static final org.ostendum.web.store.jooq.tables.LedgerEntry CORRECTING = LEDGER_ENTRY.as("correcting");
@@ -215,6 +212,11 @@ public class Ledger {
                 water == null ? 0 : chargesBetween(batteryId, water, at));
     }
 
+    /** @return the kind of line that tells of an event */
+    public static EntryKind kind(EventType type) {
+        return type == EventType.CLEAN ? EntryKind.WASH : EntryKind.valueOf(type.name());
+    }
+
     /** @return what happened to a battery since a moment, without what was corrected away, for the judge */
     public EventLog events(long batteryId, Instant since) {
         var correction = LEDGER_ENTRY.as("correction");
@@ -224,12 +226,12 @@ public class Ledger {
                         .where(LEDGER_ENTRY
                                 .BATTERY_ID
                                 .eq(batteryId)
-                                .and(LEDGER_ENTRY.KIND.in(JUDGED.keySet()))
+                                .and(LEDGER_ENTRY.KIND.in(EVENTS.keySet()))
                                 .and(LEDGER_ENTRY.HAPPENED_AT.ge(since)))
                         .andNotExists(selectOne().from(correction).where(correction.CORRECTS_ID.eq(LEDGER_ENTRY.ID)))
                         .fetch(r -> new BatteryEvent(
                                 r.value2(),
-                                JUDGED.getOrDefault(r.value1(), EventType.CLEAN),
+                                Objects.requireNonNull(EVENTS.get(r.value1())),
                                 r.value3() == null ? 0 : r.value3().doubleValue(),
                                 r.value4() == null ? null : (Integer) r.value4().intValue())));
     }

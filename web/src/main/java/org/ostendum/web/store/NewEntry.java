@@ -26,4 +26,9 @@ public record NewEntry(
             EntryKind kind, Instant happenedAt, long personId, @Nullable BigDecimal quantity, String remark) {
         return new NewEntry(kind, happenedAt, personId, null, quantity, null, Payload.remark(remark));
     }
+
+    /** The same line about one cell. */
+    public NewEntry ofCell(@Nullable Integer one) {
+        return new NewEntry(kind, happenedAt, personId, one, quantity, correctsId, payload);
+    }
 }

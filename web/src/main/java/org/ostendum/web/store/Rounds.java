@@ -10,6 +10,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
@@ -18,6 +19,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
@@ -36,6 +38,7 @@ import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.SpecificGravity;
 import org.ostendum.core.quantity.Volts;
 import org.ostendum.web.store.jooq.tables.records.CellReadingRecord;
+import org.ostendum.web.store.jooq.tables.records.RoundRecord;
 import org.springframework.dao.DataRetrievalFailureException;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
@@ -97,6 +100,51 @@ public class Rounds {
         insertReadings(batteryId, roundId, 0, round.readings());
     }
 
+    /**
+     * A round to be put on record with others.
+     *
+     * @param ledgerEntryId the line that tells it
+     */
+    public record Taken(long ledgerEntryId, Coverage coverage, PastRound past) {}
+
+    /** Puts many rounds of a battery on record at once. */
+    public void recordAll(long batteryId, long personId, List<Taken> taken) {
+        List<RoundRecord> rounds = new ArrayList<>();
+        for (Taken one : taken) {
+            Round round = one.past().round();
+            RoundRecord row = sql.newRecord(ROUND);
+            row.setBatteryId(batteryId);
+            row.setOpenedAt(round.takenAt());
+            row.setOpenedBy(personId);
+            row.setState(round.state().name());
+            row.setCoverage(one.coverage().name());
+            row.setTakenAt(round.takenAt());
+            row.setTemperatureTenths(tenths(round.temperature()));
+            row.setDoubts(doubts(one.past().doubts()));
+            row.setLedgerEntryId(one.ledgerEntryId());
+            rounds.add(row);
+        }
+        sql.batchInsert(rounds).execute();
+        Map<Long, Long> ids = sql.select(ROUND.LEDGER_ENTRY_ID, ROUND.ID)
+                .from(ROUND)
+                .where(ROUND.BATTERY_ID.eq(batteryId).and(ROUND.LEDGER_ENTRY_ID.isNotNull()))
+                .fetchMap(ROUND.LEDGER_ENTRY_ID, ROUND.ID);
+        List<CellReadingRecord> readings = new ArrayList<>();
+        for (Taken one : taken) {
+            Long id = Objects.requireNonNull(ids.get(one.ledgerEntryId()));
+            readings.addAll(rows(batteryId, id, 0, one.past().round().readings()));
+        }
+        sql.batchInsert(readings).execute();
+    }
+
+    /** @return when each round of a battery on record was taken */
+    public Set<Instant> takenAt(long batteryId) {
+        return sql.select(ROUND.TAKEN_AT)
+                .from(ROUND)
+                .where(ROUND.BATTERY_ID.eq(batteryId).and(ROUND.TAKEN_AT.isNotNull()))
+                .fetchSet(ROUND.TAKEN_AT);
+    }
+
     /** Writes a later revision of one cell's reading; the earlier ones stay. */
     public void revise(long batteryId, long roundId, CellReading reading) {
         int revision = 1
@@ -113,6 +161,10 @@ public class Rounds {
     }
 
     private void insertReadings(long batteryId, long roundId, int revision, List<CellReading> readings) {
+        sql.batchInsert(rows(batteryId, roundId, revision, readings)).execute();
+    }
+
+    private List<CellReadingRecord> rows(long batteryId, long roundId, int revision, List<CellReading> readings) {
         List<CellReadingRecord> rows = new ArrayList<>();
         for (CellReading reading : readings) {
             CellReadingRecord row = sql.newRecord(CELL_READING);
@@ -131,7 +183,7 @@ public class Rounds {
             row.setColour(reading.colour() == null ? null : reading.colour().name());
             rows.add(row);
         }
-        sql.batchInsert(rows).execute();
+        return rows;
     }
 
     /**

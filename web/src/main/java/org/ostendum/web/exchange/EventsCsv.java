@@ -1,0 +1,54 @@
+package org.ostendum.web.exchange;
+
+import java.io.Reader;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.ostendum.core.measure.BatteryEvent;
+import org.ostendum.core.measure.EventType;
+
+/** {@code events.csv}: what happened to batteries between rounds, one line each. */
+final class EventsCsv {
+    static final List<String> COLUMNS = List.of("battery", "at", "type", "quantity", "unit", "cell", "note");
+    private static final List<String> REQUIRED = List.of("battery", "at", "type");
+    private static final int MOST_CELLS = 144;
+    /** The column of the ledger holds no more. */
+    private static final double MOST = 99_999;
+
+    private EventsCsv() {}
+
+    /** A happening as the file has it. */
+    record Line(String battery, long line, BatteryEvent event, String note) {}
+
+    static FileRead<Line> read(Reader text) {
+        CsvProblems problems = new CsvProblems();
+        List<Line> lines = new ArrayList<>();
+        List<String> unknown = CsvFile.read(text, REQUIRED, COLUMNS, problems, row -> add(row, lines));
+        return new FileRead<>(lines, problems, unknown);
+    }
+
+    private static void add(CsvRow row, List<Line> lines) {
+        String battery = row.needed("battery");
+        Optional<Instant> at = row.time("at");
+        Optional<EventType> type = EventType.ofWord(row.text("type"));
+        if (type.isEmpty()) {
+            row.bad("type", "one of " + EventType.words());
+        }
+        double quantity = row.number("quantity", -60, MOST).orElse(0);
+        type.ifPresent(t -> unit(row, t));
+        Integer cell = row.text("cell").isEmpty() ? null : (Integer) row.whole("cell", 1, MOST_CELLS);
+        if (row.isSound() && at.isPresent() && type.isPresent()) {
+            lines.add(new Line(
+                    battery, row.line(), new BatteryEvent(at.get(), type.get(), quantity, cell), row.text("note")));
+        }
+    }
+
+    /** Another unit is not guessed at. */
+    private static void unit(CsvRow row, EventType type) {
+        String unit = row.text("unit");
+        if (!unit.isEmpty() && !unit.equalsIgnoreCase(type.unit())) {
+            row.bad("unit", type.unit().isEmpty() ? "no unit for " + type.word() : type.unit());
+        }
+    }
+}

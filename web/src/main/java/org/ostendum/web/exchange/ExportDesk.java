@@ -1,0 +1,120 @@
+package org.ostendum.web.exchange;
+
+import java.io.IOException;
+import java.math.BigDecimal;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.stream.Stream;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.measure.BatteryEvent;
+import org.ostendum.core.measure.CellReading;
+import org.ostendum.core.measure.ReadingNote;
+import org.ostendum.core.measure.Round;
+import org.ostendum.core.quantity.Celsius;
+import org.ostendum.web.store.Batteries;
+import org.ostendum.web.store.Battery;
+import org.ostendum.web.store.ClosedRound;
+import org.ostendum.web.store.Ledger;
+import org.ostendum.web.store.Rounds;
+import org.springframework.stereotype.Service;
+
+/** Writes what is on record in the forms that can be taken in again. */
+@Service
+class ExportDesk {
+    private final Batteries batteries;
+    private final Rounds rounds;
+    private final Ledger ledger;
+    private final ZoneId zone;
+
+    ExportDesk(Batteries batteries, Rounds rounds, Ledger ledger, ZoneId zone) {
+        this.batteries = batteries;
+        this.rounds = rounds;
+        this.ledger = ledger;
+        this.zone = zone;
+    }
+
+    /** @param code of one battery, empty for all */
+    void rounds(String code, Appendable out) throws IOException {
+        try (CSVPrinter csv = printer(out, RoundsCsv.COLUMNS)) {
+            for (Battery battery : asked(code)) {
+                for (ClosedRound closed : rounds.history(battery.id(), Integer.MAX_VALUE)) {
+                    Round round = closed.past().round();
+                    for (CellReading reading : round.readings()) {
+                        csv.printRecord(line(battery, round, reading));
+                    }
+                }
+            }
+        }
+    }
+
+    private List<Object> line(Battery battery, Round round, CellReading reading) {
+        @Nullable Celsius temperature = round.temperatureOf(reading);
+        return List.of(
+                battery.code(),
+                round.takenAt().atZone(zone).toOffsetDateTime(),
+                RoundsCsv.word(round.state()),
+                reading.cell(),
+                reading.gravity() == null
+                        ? ""
+                        : BigDecimal.valueOf(reading.gravity().points(), 3),
+                temperature == null ? "" : BigDecimal.valueOf(temperature.tenths(), 1),
+                reading.volts() == null
+                        ? ""
+                        : BigDecimal.valueOf(reading.volts().millivolts(), 3),
+                reading.volts() == null ? "" : reading.onCharge(),
+                "",
+                note(reading));
+    }
+
+    private static String note(CellReading reading) {
+        return String.join(
+                " ",
+                Stream.of(
+                                reading.tooLow() ? "too_low" : "",
+                                reading.level() == null ? "" : RoundsCsv.levelWord(reading.level()),
+                                ReadingNote.telling(reading.colour()))
+                        .filter(s -> !s.isEmpty())
+                        .toList());
+    }
+
+    /** @param code of one battery, empty for all */
+    void events(String code, Appendable out) throws IOException {
+        try (CSVPrinter csv = printer(out, EventsCsv.COLUMNS)) {
+            for (Battery battery : asked(code)) {
+                for (BatteryEvent event :
+                        ledger.events(battery.id(), Instant.EPOCH).all()) {
+                    boolean counted = !event.type().unit().isEmpty();
+                    csv.printRecord(
+                            battery.code(),
+                            event.at().atZone(zone).toOffsetDateTime(),
+                            event.type().word(),
+                            counted
+                                    ? BigDecimal.valueOf(event.quantity())
+                                            .stripTrailingZeros()
+                                            .toPlainString()
+                                    : "",
+                            event.type().unit(),
+                            event.cell(),
+                            "");
+                }
+            }
+        }
+    }
+
+    private static CSVPrinter printer(Appendable out, List<String> columns) throws IOException {
+        return CSVFormat.RFC4180
+                .builder()
+                .setHeader(columns.toArray(String[]::new))
+                .get()
+                .print(out);
+    }
+
+    private List<Battery> asked(String code) {
+        return code.isEmpty()
+                ? batteries.all()
+                : batteries.byCode(code).stream().toList();
+    }
+}
