@@ -49,13 +49,12 @@ public class RoundRecord {
         bench.refresh(battery);
     }
 
-    /** Puts a round that comes from elsewhere on record. */
+    /** Puts a round that comes from elsewhere on record; the battery's present state is left for {@link Bench#refresh}. */
     @Transactional
     public void record(Battery battery, Round round, Coverage coverage, long personId) {
         Case judged = bench.caseOf(battery, round);
         long entry = write(battery, judged, coverage, personId);
         rounds.record(battery.id(), personId, entry, coverage, judged.latest());
-        bench.refresh(battery);
     }
 
     /**
