@@ -89,6 +89,7 @@ public final class Access {
             route(POST, "/defects/*/right", WORKERS),
             route(GET, "/sums", EVERYBODY),
             route(GET, "/sums/*", EVERYBODY),
+            route(POST, "/sums/*", WORKERS),
             route(POST, "/api/v1/sums/*", EVERYBODY),
             route(POST, "/api/v1/judge", EVERYBODY),
             route(GET, "/api/v1/*", EVERYBODY),

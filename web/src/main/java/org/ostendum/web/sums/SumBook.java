@@ -15,7 +15,12 @@ class SumBook {
             new RoomSums.Gas(),
             new RoomSums.Water(),
             new RoomSums.Charge(),
-            new RoomSums.Pool());
+            new RoomSums.Pool(),
+            new WorkSums.Capacity(),
+            new WorkSums.RunTime(),
+            new WorkSums.Standing(),
+            new WorkSums.Beam(),
+            new WorkSums.Repair());
 
     List<Sum> all() {
         return sums;

@@ -143,4 +143,28 @@ class SumsTest extends HouseTest {
     void anyTextAtAllNeverFails(String body) throws Exception {
         assertThat(send("soda", body).getStatus()).isIn(200, 400, 422);
     }
+
+    @ParameterizedTest
+    @CsvSource({
+        "capacity, testAmperes=100&testHours=6&electrolyteCelsius=30&isMotive=1, 100 %",
+        "capacity, testAmperes=100&testHours=4.8&electrolyteCelsius=20&isMotive=1, 85 %",
+        "run-time, loadAmperes=100, 6.0 h",
+        "beam, eyesMillimetres=780, 7",
+        "repair, repairPrice=300&cyclesLeft=300&newPrice=4800&coreCredit=300&newCycles=1500, 3.00",
+        "standing, placeCelsius=25&ageOfLife=0, 1.0",
+    })
+    void workAndMoneyComeToWhatTheyAre(String name, String query, String told) throws Exception {
+        assertThat(AsPerson.tom(mvc).page("/sums/" + name + "?" + query)).contains(told);
+    }
+
+    @Test
+    void whatWasWorkedOutIsKeptOnTheLedger() throws Exception {
+        AsPerson tom = AsPerson.tom(mvc);
+        tom.send("/sums/run-time", "loadAmperes", "120", "battery", "T-06");
+        assertThat(tom.page("/batteries/T-06")).contains("Run time: ", "Current of the work 120 A");
+        assertThat(tom.send("/sums/run-time", "loadAmperes", "120", "battery", "Z-1")
+                        .getContentAsString())
+                .contains("Choose one");
+        assertThat(tom.page("/batteries/T-06")).contains("/sums/run-time?battery=T-06");
+    }
 }
