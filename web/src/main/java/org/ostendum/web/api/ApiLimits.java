@@ -42,7 +42,7 @@ class ApiLimits extends OncePerRequestFilter {
             throws ServletException, IOException {
         long most = request.getRequestURI().endsWith(".csv") ? MOST_CSV_BYTES : MOST_JSON_BYTES;
         boolean hasBody = request.getMethod().equals("POST");
-        if (hasBody && request.getContentLengthLong() < 0) {
+        if (hasBody && request.getHeader("Transfer-Encoding") != null) {
             refuse(response, HttpStatus.LENGTH_REQUIRED, "Send the body with its Content-Length.");
         } else if (hasBody && request.getContentLengthLong() > most) {
             refuse(

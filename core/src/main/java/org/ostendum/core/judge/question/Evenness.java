@@ -20,7 +20,7 @@ import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.quantity.GravityDifference;
 import org.ostendum.core.rulebook.RuleKey;
 
-/** Have the cells drifted apart after a full charge? Cells called for themselves are left out. */
+/** Have the cells drifted apart after a full charge? Cells whose low gravity has a cause of its own are left out. */
 public final class Evenness implements Question {
     @Override
     public String name() {
@@ -34,7 +34,7 @@ public final class Evenness implements Question {
             return new Outcome.NotJudged(missing.get());
         }
         Set<Integer> known = new HashSet<>(WeakCells.below(battery));
-        known.addAll(FallingCells.cells(battery));
+        known.addAll(FallingCells.explained(battery));
         known.addAll(TappedBlocks.cells(battery));
         Gravities rest = battery.gravities().without(known);
         GravityDifference spread = rest.spread();

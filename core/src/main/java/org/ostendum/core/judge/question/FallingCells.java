@@ -67,6 +67,13 @@ public final class FallingCells implements Question {
                 .toList();
     }
 
+    /** Those of them that no equalise would bring up: their cause is known. */
+    static List<Integer> explained(Case battery) {
+        return cells(battery).stream()
+                .filter(cell -> CellCause.of(battery, cell) != CellCause.UNKNOWN)
+                .toList();
+    }
+
     private static boolean hasFallen(Case battery, int cell) {
         CellCourse course = battery.course(cell);
         if (course.readings() < battery.rules().count(RuleKey.TREND_ROUNDS)) {
