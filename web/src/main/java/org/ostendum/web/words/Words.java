@@ -62,10 +62,17 @@ public final class Words {
     }
 
     private String filled(Message message, UnaryOperator<String> dress) {
-        Object[] arguments = message.arguments().stream()
-                .map(a -> a instanceof Integer number ? number : dress.apply(figure(a)))
-                .toArray();
+        Object[] arguments =
+                message.arguments().stream().map(a -> argument(a, dress)).toArray();
         return messages.getMessage(message.key(), arguments, locale);
+    }
+
+    /** Figures are dressed; a sentence inside a sentence is not, but its figures are. */
+    private Object argument(Object value, UnaryOperator<String> dress) {
+        if (value instanceof Integer number) {
+            return number;
+        }
+        return value instanceof Message inner ? filled(inner, dress) : dress.apply(figure(value));
     }
 
     private String figure(Object value) {
