@@ -180,6 +180,14 @@ public final class Case {
         return latest.isSound() ? Optional.empty() : Optional.of(Missing.RELIABLE_ROUND);
     }
 
+    /** @return what is lacking for the course of cells over rounds to be judged */
+    public Optional<Missing> missingForCourses() {
+        Optional<Missing> missing = missingForComparison();
+        return missing.isEmpty() && fullRounds.size() < rules.count(RuleKey.TREND_ROUNDS)
+                ? Optional.of(Missing.MORE_ROUNDS)
+                : missing;
+    }
+
     /** @return what the latest round lacks for cells to be compared with each other on a full battery */
     public Optional<Missing> missingForComparison() {
         Optional<Missing> missing = missingForGravity();

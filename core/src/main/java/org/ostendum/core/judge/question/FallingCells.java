@@ -46,12 +46,9 @@ public final class FallingCells implements Question {
 
     @Override
     public Outcome ask(Case battery) {
-        Optional<Missing> missing = battery.missingForComparison();
+        Optional<Missing> missing = battery.missingForCourses();
         if (missing.isPresent()) {
             return new Outcome.NotJudged(missing.get());
-        }
-        if (battery.full().size() < battery.rules().count(RuleKey.TREND_ROUNDS)) {
-            return new Outcome.NotJudged(Missing.MORE_ROUNDS);
         }
         return Outcome.of(cells(battery).stream()
                 .flatMap(cell -> finding(battery, cell).stream())

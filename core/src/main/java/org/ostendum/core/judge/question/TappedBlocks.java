@@ -41,12 +41,9 @@ public final class TappedBlocks implements Question {
 
     @Override
     public Outcome ask(Case battery) {
-        Optional<Missing> missing = battery.missingForComparison();
+        Optional<Missing> missing = battery.missingForCourses();
         if (missing.isPresent()) {
             return new Outcome.NotJudged(missing.get());
-        }
-        if (battery.full().size() < battery.rules().count(RuleKey.TREND_ROUNDS)) {
-            return new Outcome.NotJudged(Missing.MORE_ROUNDS);
         }
         List<Integer> cells = cells(battery);
         return cells.isEmpty() ? new Outcome.Clear() : Outcome.of(finding(battery, cells));
