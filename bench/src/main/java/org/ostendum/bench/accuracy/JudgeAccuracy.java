@@ -2,7 +2,6 @@ package org.ostendum.bench.accuracy;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -158,11 +157,9 @@ public final class JudgeAccuracy {
     }
 
     private static boolean isExplained(Trial trial, Trial.Call call, int day) {
-        Set<Integer> bad = new HashSet<>();
         for (Fault fault : trial.member.faults()) {
             int cell = Truth.cell(fault);
             if (day >= fault.fromDay()) {
-                bad.add(cell);
                 boolean own = Truth.code(fault, trial.member) == call.code();
                 boolean follows = Truth.consequences(fault).contains(call.code());
                 if ((own || follows) && (call.cell() == cell || call.cell() == 0)) {
