@@ -85,7 +85,7 @@ final class WorkSums {
                     load);
             double hours = lasts.toMinutes() / 60.0;
             return List.of(
-                    new Output("hours", "h", hours, 1),
+                    new Output("lastsHours", "h", hours, 1),
                     new Output("hoursToEightyPercent", "h", 0.8 * hours, 1),
                     new Output("givesAmpereHours", "Ah", hours * load.amperes(), 0));
         }
