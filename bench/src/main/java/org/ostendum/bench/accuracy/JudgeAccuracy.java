@@ -97,6 +97,7 @@ public final class JudgeAccuracy {
             score(code).days.add(called - seenDay);
         } else {
             score(code).missed++;
+            trace("missed", trial, code + " cell " + cell + " seen " + seenDay + " last " + trial.lastDay);
         }
         confuse(trial, fault, code, cell, hit);
         if (isBadCell(fault)) {
@@ -123,6 +124,7 @@ public final class JudgeAccuracy {
             tableMissed++;
         } else if (table >= fault.fromDay()) {
             leads.add(table - judge);
+            trace("lead", trial, (table - judge) + " by the judge on day " + judge + " of");
         }
     }
 
@@ -150,9 +152,15 @@ public final class JudgeAccuracy {
         if (trial.member.isHealthy()) {
             falseAlarms++;
         }
+        trace("wrong", trial, call + " day " + day);
+    }
+
+    /** {@code -Dtrace=true} tells each miss and each wrong call. */
+    private static void trace(String what, Trial trial, String which) {
         if (Boolean.getBoolean("trace")) {
-            System.out.println("wrong " + trial.member.seed() + " " + call + " day " + day + " " + trial.member.faults()
-                    + " " + trial.member.site());
+            Population.Member member = trial.member;
+            System.out.println(what + " " + member.seed() + " " + which + " " + member.faults() + " " + member.site()
+                    + " " + member.model().code());
         }
     }
 

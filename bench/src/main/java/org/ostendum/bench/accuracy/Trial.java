@@ -6,9 +6,9 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.Set;
 import java.util.TreeMap;
 import org.ostendum.core.judge.Case;
@@ -20,10 +20,12 @@ import org.ostendum.core.judge.PastRound;
 import org.ostendum.core.judge.Severity;
 import org.ostendum.core.judge.Verdict;
 import org.ostendum.core.judge.statistics.Robust;
+import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.EventLog;
 import org.ostendum.core.measure.Reliability;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.quantity.CorrectedGravity;
+import org.ostendum.core.quantity.SpecificGravity;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.sim.Life;
 import org.ostendum.core.sim.SimulatedBattery;
@@ -38,12 +40,17 @@ final class Trial {
     /** The fixed table: spread, and distance of a cell under the lower edge of the full window, tenths. */
     private static final int TABLE = 300;
 
+    /** Part of the people who draw a doubted sample again when they are asked to. */
+    private static final double DRAW_AGAIN = 0.9;
+
+    private static final Rules RULES = Rules.standard();
     private static final double LIMIT = 500;
     private static final double DEAD_CELL = 1200;
     private static final double SPENT_BATTERY = 700;
 
     final Population.Member member;
     final Life life;
+    private final Random careful;
     /** First day on which each code was called for each cell; cell 0 for the battery. */
     final Map<Call, Integer> calls = new HashMap<>();
     /** First day on which the table called a cell; 0 for the battery's spread. */
@@ -65,6 +72,7 @@ final class Trial {
 
     private Trial(Population.Member member) {
         this.member = member;
+        this.careful = new Random(member.seed());
         this.life = SimulatedBattery.live(
                 member.model(), member.site(), member.faults(), START, Population.DAYS, STEP_HOURS, member.seed());
     }
@@ -80,28 +88,62 @@ final class Trial {
     }
 
     private void judgeAll() {
-        Rules rules = Rules.standard();
         List<PastRound> past = new ArrayList<>();
         for (int i = 0; i < life.rounds().size(); i++) {
-            Round round = life.rounds().get(i);
-            EventLog events = life.events();
-            PastRound latest =
-                    new PastRound(round, Reliability.doubts(round, events.happenings(round.takenAt()), rules));
-            List<PastRound> shown = past.subList(Math.max(0, past.size() - ROUNDS_SHOWN), past.size());
-            Case asked = new Case(member.model(), rules, ZoneOffset.UTC, latest, shown, events);
-            Verdict verdict = Judge.judge(asked);
-            note(verdict, i);
-            if (latest.isSound() && !asked.gravities().isEmpty()) {
-                byTable(
-                        Gravities.of(round, rules.temperatureCorrection()),
-                        life.truths().get(i).day());
-            }
-            past.add(latest);
+            past.add(judge(i, past));
             if (isSpent(life.truths().get(i))) {
                 lastDay = life.truths().get(i).day();
                 return;
             }
         }
+    }
+
+    /** @return the round as it stays on record: what the judge doubted is drawn again at once, by most */
+    private PastRound judge(int index, List<PastRound> past) {
+        Case asked = asked(life.rounds().get(index), past);
+        if (asked.latest().isSound() && !asked.gravities().isEmpty()) {
+            byTable(
+                    Gravities.of(life.rounds().get(index), RULES.temperatureCorrection()),
+                    life.truths().get(index).day());
+        }
+        countSlips(asked.setAside(), life.truths().get(index).mistaken());
+        if (!asked.setAside().isEmpty() && careful.nextDouble() < DRAW_AGAIN) {
+            note(Judge.judge(asked), index);
+            asked = asked(drawnAgain(index, asked.setAside()), past);
+        }
+        note(Judge.judge(asked), index);
+        return asked.latest();
+    }
+
+    private Case asked(Round round, List<PastRound> past) {
+        EventLog events = life.events();
+        PastRound latest = new PastRound(round, Reliability.doubts(round, events.happenings(round.takenAt()), RULES));
+        List<PastRound> shown = past.subList(Math.max(0, past.size() - ROUNDS_SHOWN), past.size());
+        return new Case(member.model(), RULES, ZoneOffset.UTC, latest, shown, events);
+    }
+
+    private Round drawnAgain(int index, Set<Integer> cells) {
+        Round round = life.rounds().get(index);
+        List<SpecificGravity> again = life.truths().get(index).again();
+        return new Round(
+                round.takenAt(),
+                round.state(),
+                round.temperature(),
+                round.readings().stream()
+                        .map(r -> cells.contains(r.cell()) ? confirmed(r, again.get(r.cell() - 1)) : r)
+                        .toList());
+    }
+
+    private static CellReading confirmed(CellReading r, SpecificGravity gravity) {
+        return new CellReading(
+                r.cell(), gravity, false, true, r.temperature(), r.volts(), r.onCharge(), r.level(), r.colour());
+    }
+
+    private void countSlips(Set<Integer> doubted, List<Integer> mistaken) {
+        slips += mistaken.size();
+        slipsCaught += (int) mistaken.stream().filter(doubted::contains).count();
+        slipsImagined +=
+                (int) doubted.stream().filter(c -> !mistaken.contains(c)).count();
     }
 
     /** Nobody keeps a battery in use in this state: a cell dead for good, or all of it far from full. */
@@ -119,11 +161,7 @@ final class Trial {
 
     private void note(Verdict verdict, int round) {
         Life.Truth truth = life.truths().get(round);
-        Set<Integer> doubted = new HashSet<>();
         for (Finding finding : verdict.findings()) {
-            if (finding.code() == FindingCode.READING_IMPOSSIBLE) {
-                doubted.addAll(finding.cells().numbers());
-            }
             if (finding.severity() == Severity.FIT) {
                 continue;
             }
@@ -137,10 +175,6 @@ final class Trial {
                 }
             }
         }
-        slips += truth.mistaken().size();
-        slipsCaught += (int) truth.mistaken().stream().filter(doubted::contains).count();
-        slipsImagined += (int)
-                doubted.stream().filter(c -> !truth.mistaken().contains(c)).count();
     }
 
     private void byTable(Gravities gravities, int day) {

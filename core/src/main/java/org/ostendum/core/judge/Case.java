@@ -9,8 +9,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.EventLog;
 import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.quantity.GravityDifference;
@@ -40,6 +42,7 @@ public final class Case {
     private final List<DatedGravities> fullRounds;
     private final ChargeVolts chargeVolts;
     private final Map<Integer, CellCourse> courses = new HashMap<>();
+    private final Map<Class<?>, Object> workedOut = new HashMap<>();
 
     /**
      * @param zone in which dates are named
@@ -94,7 +97,7 @@ public final class Case {
 
     /** Without any past, one reading far from an even battery is sooner a dropped figure than a dead cell. */
     private boolean standsAlone(Gravities read, int cell) {
-        if (!soundPast.isEmpty() || latest.round().state() == RoundState.AFTER_EQUALISE || read.count() < LEAST_CELLS) {
+        if (!soundPast.isEmpty() || read.count() < LEAST_CELLS) {
             return false;
         }
         Gravities others = read.without(Set.of(cell));
@@ -105,6 +108,15 @@ public final class Case {
     /** How far a reading has leapt from the cell's own past, when that is beyond all its scatter. */
     Optional<GravityDifference> jump(Gravities read, int cell) {
         return scatter.jump(read, cell, rules.count(RuleKey.SCATTER_FACTOR));
+    }
+
+    /** @return how far a cell has dropped at once against its own past, drawn twice in the latest round */
+    public Optional<GravityDifference> dropDrawnTwice(int cell) {
+        boolean twice =
+                latest.round().reading(cell).filter(CellReading::confirmed).isPresent();
+        return twice && gravities.byCell().containsKey(cell)
+                ? jump(gravities, cell).map(GravityDifference::negated).filter(d -> d.tenths() > 0)
+                : Optional.empty();
     }
 
     public BatteryModel model() {
@@ -144,7 +156,31 @@ public final class Case {
 
     /** One cell against its battery over {@link #full()}. */
     public CellCourse course(int cell) {
-        return courses.computeIfAbsent(cell, c -> CellCourse.of(this, c));
+        return courses.computeIfAbsent(cell, c -> CellCourse.of(fullRounds, c, now()));
+    }
+
+    /** The same over ordinary charges alone, those of {@link #full()} that were no equalising ones. */
+    public CellCourse ordinaryCourse(int cell) {
+        return CellCourse.of(
+                fullRounds.stream()
+                        .filter(d -> d.state() == RoundState.FULL_CHARGE)
+                        .toList(),
+                cell,
+                now());
+    }
+
+    /**
+     * What several questions need of this case, worked out at the first of them.
+     *
+     * @param how from this case alone
+     */
+    public <T> T once(Class<T> what, Function<Case, T> how) {
+        Object known = workedOut.get(what);
+        if (known == null) {
+            known = how.apply(this);
+            workedOut.put(what, known);
+        }
+        return what.cast(known);
     }
 
     /** Cell voltages on charge over all rounds. */

@@ -25,11 +25,10 @@ public record CellCourse(List<Double> days, List<Double> above) {
         above = List.copyOf(above);
     }
 
-    static CellCourse of(Case battery, int cell) {
-        Instant now = battery.now();
+    static CellCourse of(List<DatedGravities> rounds, int cell, Instant now) {
         List<Double> days = new ArrayList<>();
         List<Double> above = new ArrayList<>();
-        for (DatedGravities dated : battery.full()) {
+        for (DatedGravities dated : rounds) {
             if (dated.gravities().byCell().containsKey(cell)) {
                 days.add(Duration.between(now, dated.takenAt()).toMinutes() / 1440.0);
                 above.add((double) dated.gravities().aboveMedian(cell).tenths());

@@ -23,7 +23,7 @@ public enum RuleKey {
     TREND_ROUNDS("judge.trend.rounds", Unit.COUNT, "6", "5", "30", Source.RULE_OF_THUMB),
     TREND_WINDOW("judge.trend.window", Unit.COUNT, "12", "6", "60", Source.RULE_OF_THUMB),
     TREND_LEAST_FALL("judge.trend.least-fall", Unit.POINTS, "8", "3", "40", Source.RULE_OF_THUMB),
-    TREND_ERRORS("judge.trend.errors", Unit.COUNT, "5", "3", "12", Source.RULE_OF_THUMB),
+    TREND_ERRORS("judge.trend.errors", Unit.COUNT, "4", "3", "12", Source.RULE_OF_THUMB),
     CHARGE_VOLTS_APART("judge.short.charge-volts", Unit.MILLIVOLTS, "50", "20", "200", Source.RULE_OF_THUMB),
     TAP_BELOW("pack.taps.below", Unit.POINTS, "6", "3", "40", Source.RULE_OF_THUMB),
     RETURN_LEAST("charge.profile.return-least", Unit.PERCENT, "105", "100", "115", Source.RULE_OF_THUMB),

@@ -4,6 +4,7 @@ import java.util.List;
 import org.ostendum.core.measure.EventLog;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.quantity.CorrectedGravity;
+import org.ostendum.core.quantity.SpecificGravity;
 
 /**
  * A simulated stretch of a battery's life: what a site has on record of it, and what was really so.
@@ -26,6 +27,7 @@ public record Life(EventLog events, List<Round> rounds, List<Truth> truths) {
      * @param hard mean hard sulfate, part of capacity
      * @param plates what the plates still have in the weakest cell, part of rated capacity
      * @param mistaken cells whose reading is a slip
+     * @param again what a second drawing from each cell would have shown
      * @param unmixed whether water was poured after the last charge
      */
     public record Truth(
@@ -35,10 +37,12 @@ public record Life(EventLog events, List<Round> rounds, List<Truth> truths) {
             double hard,
             double plates,
             List<Integer> mistaken,
+            List<SpecificGravity> again,
             boolean unmixed) {
         public Truth {
             mixed = List.copyOf(mixed);
             mistaken = List.copyOf(mistaken);
+            again = List.copyOf(again);
         }
     }
 }

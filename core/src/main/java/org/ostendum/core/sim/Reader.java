@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.Colour;
@@ -38,15 +39,13 @@ final class Reader {
      * Readings and which of them are mistakes.
      *
      * @param mistaken cells whose reading is not what the float showed
+     * @param again what the float shows of each cell when it is drawn a second time, with care
      */
-    record Read(Round round, List<Integer> mistaken) {}
+    record Read(Round round, List<Integer> mistaken, List<SpecificGravity> again) {}
 
     /** @param finishVolts read on the charge before the round, null where nobody did */
     Read read(CellBank bank, Instant at, RoundState state, double @Nullable [] finishVolts, List<Integer> shedding) {
-        int[] points = new int[bank.cells];
-        for (int i = 0; i < bank.cells; i++) {
-            points[i] = points(bank, i);
-        }
+        int[] points = drawn(bank);
         List<Integer> mistaken = slip(points);
         boolean levels = site.looksAtLevels();
         List<CellReading> readings = new ArrayList<>();
@@ -65,7 +64,13 @@ final class Reader {
                     shedding.contains(i + 1) && random.nextInt(3) == 0 ? Colour.BROWN : null));
         }
         double celsius = round(bank.celsius + error(THERMOMETER_ERROR), 2);
-        return new Read(new Round(at, state, Celsius.of(celsius), readings), mistaken);
+        List<SpecificGravity> again =
+                IntStream.of(drawn(bank)).mapToObj(SpecificGravity::ofPoints).toList();
+        return new Read(new Round(at, state, Celsius.of(celsius), readings), mistaken, again);
+    }
+
+    private int[] drawn(CellBank bank) {
+        return IntStream.range(0, bank.cells).map(i -> points(bank, i)).toArray();
     }
 
     private int points(CellBank bank, int i) {

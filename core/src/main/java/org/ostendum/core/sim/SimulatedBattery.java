@@ -177,6 +177,7 @@ public final class SimulatedBattery {
                         .min()
                         .orElse(1),
                 read.mistaken(),
+                read.again(),
                 unmixed));
         sinceRound = 0;
     }

@@ -6,6 +6,7 @@ import org.ostendum.core.judge.Case;
 import org.ostendum.core.judge.CellCourse;
 import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.judge.NextStep;
+import org.ostendum.core.judge.statistics.Robust;
 import org.ostendum.core.rulebook.RuleKey;
 
 /**
@@ -20,7 +21,7 @@ enum CellCause {
     DILUTED(FindingCode.CELL_DILUTED, NextStep.ADJUST_ACID, 0.8),
     UNKNOWN(FindingCode.CELL_WEAK, NextStep.READ_CHARGE_VOLTS, 0.7);
 
-    /** Part of the limit by which every cell of a block has to be away. */
+    /** Part of the limit by which the other cells of its block have to be away, in their middle. */
     private static final double BLOCK_TOGETHER = 0.4;
     /** A step and what came after it need so many readings to be told from a slope. */
     private static final int READINGS_AFTER_STEP = 4;
@@ -64,10 +65,10 @@ enum CellCause {
             return SULFATED;
         }
         // In a battery that is not charged to its end cells are left behind in steps as well.
-        return !LowBattery.isLowNow(battery) && cameInOneStep(battery.course(cell)) ? DILUTED : UNKNOWN;
+        return !LowBattery.of(battery).isLowNow() && cameInOneStep(battery.course(cell)) ? DILUTED : UNKNOWN;
     }
 
-    /** @return whether all cells of its block are away to the same side: that is a tap or a joint, not a cell */
+    /** @return whether its block is away to the same side with it: that is a tap or a joint, not a cell */
     private static boolean isBlockWide(Case battery, int cell) {
         int perBlock = battery.model().layout().cellsPerCase();
         if (perBlock < 2) {
@@ -76,8 +77,11 @@ enum CellCause {
         double side = Math.signum(battery.chargeVolts().above(cell).orElse(0));
         double far = battery.rules().value(RuleKey.CHARGE_VOLTS_APART).doubleValue() * BLOCK_TOGETHER;
         int first = (cell - 1) / perBlock * perBlock + 1;
-        return IntStream.range(first, first + perBlock)
-                .allMatch(c -> side * battery.chargeVolts().above(c).orElse(0) >= far);
+        double[] brothers = IntStream.range(first, first + perBlock)
+                .filter(c -> c != cell)
+                .mapToDouble(c -> battery.chargeVolts().above(c).orElse(0))
+                .toArray();
+        return side * Robust.median(brothers) >= far;
     }
 
     /** @return whether the voltage on charge alone tells a bad cell: away from its own beginning for several rounds */

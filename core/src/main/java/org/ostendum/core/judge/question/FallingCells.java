@@ -9,6 +9,7 @@ import org.ostendum.core.judge.CellCourse;
 import org.ostendum.core.judge.Cells;
 import org.ostendum.core.judge.Evidence;
 import org.ostendum.core.judge.Finding;
+import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.judge.Forecast;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.judge.Missing;
@@ -38,6 +39,8 @@ public final class FallingCells implements Question {
     private static final double LATE_DAYS = 25;
     /** A fall has to be seen in the last reading too, at least by this part. */
     private static final double STILL_THERE = 0.5;
+    /** So many times the needed fall is told though the limit is far off yet. */
+    private static final double CLEARLY = 1.5;
 
     @Override
     public String name() {
@@ -72,6 +75,20 @@ public final class FallingCells implements Question {
     }
 
     private static boolean hasFallen(Case battery, int cell) {
+        return fellSlowly(battery, cell) || hasDropped(battery, cell) || CellCause.isToldByVolts(battery, cell);
+    }
+
+    private static boolean hasDropped(Case battery, int cell) {
+        GravityDifference least = battery.rules().points(RuleKey.TREND_LEAST_FALL);
+        return battery.dropDrawnTwice(cell).filter(d -> d.compareTo(least) >= 0).isPresent();
+    }
+
+    private static boolean fellSlowly(Case battery, int cell) {
+        return fell(battery, cell, 1);
+    }
+
+    /** @param times the fall that is needed to be told from chance */
+    private static boolean fell(Case battery, int cell, double times) {
         CellCourse course = battery.course(cell);
         if (course.readings() < battery.rules().count(RuleKey.TREND_ROUNDS)) {
             return false;
@@ -81,14 +98,17 @@ public final class FallingCells implements Question {
                 battery.rules().points(RuleKey.TREND_LEAST_FALL).tenths(),
                 battery.rules().value(RuleKey.TREND_ERRORS).doubleValue() * course.fallenError(scatter));
         double fallen = course.fallen();
-        boolean fell = fallen >= needed && course.last() <= course.begunAt() - STILL_THERE * fallen;
-        return fell || CellCause.isToldByVolts(battery, cell);
+        return fallen >= times * needed && course.last() <= course.begunAt() - STILL_THERE * fallen;
     }
 
     private static Optional<Finding> finding(Case battery, int cell) {
         CellCause cause = CellCause.of(battery, cell);
+        if (cause == CellCause.UNKNOWN && !fellSlowly(battery, cell)) {
+            return dropped(battery, cell);
+        }
         @Nullable Forecast forecast = cause == CellCause.DILUTED ? null : forecast(battery, cell);
-        if (cause == CellCause.UNKNOWN && forecast == null) {
+        boolean soon = forecast != null || fell(battery, cell, CLEARLY);
+        if (cause == CellCause.UNKNOWN && (!soon || WeakCells.isLeftBehind(battery, cell))) {
             return Optional.empty();
         }
         CellCourse course = battery.course(cell);
@@ -114,14 +134,37 @@ public final class FallingCells implements Question {
                 cause.confidence()));
     }
 
+    /** One reading at a new place has no line yet, but it was drawn twice. */
+    private static Optional<Finding> dropped(Case battery, int cell) {
+        GravityDifference dropped = battery.dropDrawnTwice(cell).orElseThrow();
+        if (WeakCells.isLeftBehind(battery, cell)) {
+            return Optional.empty();
+        }
+        return Optional.of(new Finding(
+                FindingCode.CELL_WEAK,
+                Cells.of(cell),
+                Severity.WATCH,
+                Message.of("finding.dropped", Cells.of(cell), dropped),
+                Message.of("finding.dropped.why", dropped, battery.scatter().usual()),
+                List.of(
+                        battery.rules().use(RuleKey.SCATTER_FACTOR),
+                        battery.rules().use(RuleKey.TREND_LEAST_FALL)),
+                CellEvidence.of(battery, cell, new Evidence("dropped", dropped)),
+                NextStep.TAKE_ROUND,
+                null,
+                CellCause.UNKNOWN.confidence()));
+    }
+
     private static boolean hasVolts(Case battery, int cell) {
         return battery.chargeVolts().above(cell).isPresent();
     }
 
     private static Message sentence(CellCause cause, int cell, @Nullable Forecast forecast) {
         Cells cells = Cells.of(cell);
-        if (cause == CellCause.UNKNOWN && forecast != null) {
-            return Message.of("finding.falling", cells, forecast.crosses());
+        if (cause == CellCause.UNKNOWN) {
+            return forecast == null
+                    ? Message.of("finding.fallen", cells)
+                    : Message.of("finding.falling", cells, forecast.crosses());
         }
         return Message.of("finding.cause." + cause.code(), cells);
     }

@@ -40,7 +40,7 @@ public final class FullWindow implements Question {
         if (median.plus(tolerance).compareTo(marks.fullFrom()) >= 0) {
             return new Outcome.Clear();
         }
-        return switch (LowBattery.cause(battery)) {
+        return switch (LowBattery.of(battery).cause()) {
             // Told by the question of its own.
             case STRATIFIED -> new Outcome.Clear();
             case SULFATED -> Outcome.of(sulfated(battery, median));
@@ -106,7 +106,7 @@ public final class FullWindow implements Question {
                         battery.rules().use(RuleKey.FULL_TOLERANCE),
                         battery.rules().use(RuleKey.RETURN_LEAST),
                         battery.rules().use(RuleKey.RISE_BY_MIXING)),
-                LowBattery.evidence(battery),
+                LowBattery.of(battery).evidence(),
                 next,
                 null,
                 confidence);

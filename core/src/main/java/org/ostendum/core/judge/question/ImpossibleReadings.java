@@ -17,6 +17,9 @@ import org.ostendum.core.rulebook.RuleKey;
 
 /** Has a cell leapt so far from its own past that the reading, not the cell, is to be doubted first? */
 public final class ImpossibleReadings implements Question {
+    /** With fewer rounds behind it a leap may go unseen. */
+    private static final int LEAST_ROUNDS = 3;
+
     @Override
     public String name() {
         return "impossible-readings";
@@ -24,11 +27,13 @@ public final class ImpossibleReadings implements Question {
 
     @Override
     public Outcome ask(Case battery) {
-        if (battery.soundPast().size() < 3) {
-            return new Outcome.NotJudged(Missing.MORE_ROUNDS);
-        }
         Set<Integer> suspects = battery.setAside();
-        return suspects.isEmpty() ? new Outcome.Clear() : Outcome.of(finding(battery, suspects));
+        if (!suspects.isEmpty()) {
+            return Outcome.of(finding(battery, suspects));
+        }
+        return battery.soundPast().size() < LEAST_ROUNDS
+                ? new Outcome.NotJudged(Missing.MORE_ROUNDS)
+                : new Outcome.Clear();
     }
 
     private static Finding finding(Case battery, Set<Integer> suspects) {

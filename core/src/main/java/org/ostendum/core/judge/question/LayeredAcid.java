@@ -30,31 +30,35 @@ public final class LayeredAcid implements Question {
         if (missing.isPresent()) {
             return new Outcome.NotJudged(missing.get());
         }
-        OptionalDouble rise = LowBattery.riseByEqualising(battery);
-        if (rise.isEmpty()) {
-            return new Outcome.NotJudged(Missing.ROUND_AFTER_EQUALISE);
-        }
-        boolean lifted = LowBattery.isLifted(battery) || LowBattery.cause(battery) == LowBattery.Cause.STRATIFIED;
+        LowBattery low = LowBattery.of(battery);
         boolean now = battery.latest().round().state() == RoundState.FULL_CHARGE;
-        double least = battery.rules().percent(RuleKey.RETURN_LEAST) / 100.0;
-        OptionalDouble returned = LowBattery.returned(battery);
-        boolean short_ = returned.isEmpty() || returned.getAsDouble() < least;
-        return lifted && now && !short_ ? Outcome.of(finding(battery, rise.getAsDouble())) : new Outcome.Clear();
+        if (low.isLayered() && now) {
+            return Outcome.of(finding(battery, low));
+        }
+        return low.riseByEqualising().isEmpty()
+                ? new Outcome.NotJudged(Missing.ROUND_AFTER_EQUALISE)
+                : new Outcome.Clear();
     }
 
-    private static Finding finding(Case battery, double rise) {
+    private static Finding finding(Case battery, LowBattery low) {
         return new Finding(
                 FindingCode.BATTERY_STRATIFIED,
                 new Cells(List.of()),
                 Severity.ACT,
                 Message.of("finding.stratified"),
-                Message.of("finding.stratified.why", new GravityDifference((int) Math.round(rise))),
+                why(low.riseByEqualising()),
                 List.of(
                         battery.rules().use(RuleKey.RISE_BY_MIXING),
                         battery.rules().use(RuleKey.RETURN_LEAST)),
-                LowBattery.evidence(battery),
+                low.evidence(),
                 NextStep.EQUALISE,
                 null,
                 0.8);
+    }
+
+    private static Message why(OptionalDouble rise) {
+        return rise.isPresent()
+                ? Message.of("finding.stratified.why", new GravityDifference((int) Math.round(rise.getAsDouble())))
+                : Message.of("finding.stratified.dropped.why");
     }
 }

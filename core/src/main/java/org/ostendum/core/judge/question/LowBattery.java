@@ -38,12 +38,29 @@ final class LowBattery {
     /** mV a cell at 25 °C: below it no cell gasses, and no charge is at its end. */
     private static final double GASSING_FROM = 2400;
 
+    /** So many times the limit is a drop from one equalising charge to a round after it that tells by itself. */
+    private static final double DROP = 3;
+
     private static final int LEAST_EQUALISED = 2;
 
     private static final double MEDIAN_ERROR = 1.25;
     private static final double SURE = 3;
 
-    private LowBattery() {}
+    private final Case battery;
+    private final OptionalDouble returned;
+    private final double[] rises;
+    private final Cause cause;
+
+    private LowBattery(Case battery) {
+        this.battery = battery;
+        this.returned = returned(battery);
+        this.rises = rises(battery);
+        this.cause = findCause();
+    }
+
+    static LowBattery of(Case battery) {
+        return battery.once(LowBattery.class, LowBattery::new);
+    }
 
     enum Cause {
         UNDERCHARGED,
@@ -52,10 +69,12 @@ final class LowBattery {
         UNKNOWN
     }
 
-    static Cause cause(Case battery) {
-        OptionalDouble returned = returned(battery);
-        double least = battery.rules().percent(RuleKey.RETURN_LEAST) / 100.0;
-        if (returned.isPresent() && returned.getAsDouble() < least) {
+    Cause cause() {
+        return cause;
+    }
+
+    private Cause findCause() {
+        if (isReturnShort()) {
             return Cause.UNDERCHARGED;
         }
         double apart = battery.rules().value(RuleKey.CHARGE_VOLTS_APART).doubleValue();
@@ -65,39 +84,69 @@ final class LowBattery {
         } else if (volts <= -apart || battery.chargeVolts().now().orElse(Double.MAX_VALUE) < GASSING_FROM) {
             return Cause.UNDERCHARGED;
         }
-        return byEqualising(battery, returned.isPresent());
+        Cause byEqualising = byEqualising();
+        return byEqualising == Cause.UNKNOWN && hasDropped() ? Cause.STRATIFIED : byEqualising;
+    }
+
+    /** @return whether too little was put back of late; false also where that is not on record */
+    private boolean isReturnShort() {
+        return returned.isPresent() && returned.getAsDouble() < battery.rules().percent(RuleKey.RETURN_LEAST) / 100.0;
+    }
+
+    /** @return whether the latest round came out low because the battery is not charged to its end: that holds for each cell */
+    boolean isUndercharged() {
+        return isLowNow() && cause == Cause.UNDERCHARGED;
     }
 
     /** What rounds after equalising say, since ordinary ones came out low: low as well, or not. */
-    private static Cause byEqualising(Case battery, boolean enoughReturned) {
+    private Cause byEqualising() {
         List<Boolean> low = new ArrayList<>();
         for (int i = battery.full().size() - 1; i >= 0; i--) {
             DatedGravities dated = battery.full().get(i);
             if (dated.state() == RoundState.AFTER_EQUALISE) {
-                low.add(isLow(battery, dated));
-            } else if (!isLow(battery, dated)) {
+                low.add(isLow(dated));
+            } else if (!isLow(dated)) {
                 break;
             }
         }
-        if (low.size() < LEAST_EQUALISED || riseByEqualising(battery).isEmpty()) {
+        if (low.size() < LEAST_EQUALISED || riseByEqualising().isEmpty()) {
             return Cause.UNKNOWN;
         }
-        if (isLifted(battery)) {
-            return enoughReturned ? Cause.STRATIFIED : Cause.UNDERCHARGED;
+        if (isLifted()) {
+            return returned.isPresent() ? Cause.STRATIFIED : Cause.UNDERCHARGED;
         }
         double needed = battery.rules().points(RuleKey.RISE_BY_MIXING).tenths();
-        boolean nothingLifts = riseByEqualising(battery).orElse(0) < needed
+        boolean nothingLifts = riseByEqualising().orElse(0) < needed
                 && low.stream().limit(LEAST_EQUALISED).allMatch(l -> l);
         return nothingLifts ? Cause.SULFATED : Cause.UNKNOWN;
     }
 
-    /** @return whether the latest round came out low */
-    static boolean isLowNow(Case battery) {
+    /**
+     * Enough was put back, and yet it reads low, though after the equalising charge shortly before it did not: what lies
+     * between is neither sulfate nor want of charge.
+     */
+    private boolean hasDropped() {
         List<DatedGravities> full = battery.full();
-        return !full.isEmpty() && isLow(battery, full.get(full.size() - 1));
+        if (returned.isEmpty() || !isLowNow() || full.get(full.size() - 1).state() != RoundState.FULL_CHARGE) {
+            return false;
+        }
+        DatedGravities now = full.get(full.size() - 1);
+        double needed = DROP * battery.rules().points(RuleKey.RISE_BY_MIXING).tenths();
+        return full.stream()
+                .filter(d -> d.state() == RoundState.AFTER_EQUALISE && !isLow(d))
+                .filter(d -> Duration.between(d.takenAt(), now.takenAt()).compareTo(BESIDE) <= 0)
+                .anyMatch(d -> d.gravities().median().tenths()
+                                - now.gravities().median().tenths()
+                        >= needed);
     }
 
-    private static boolean isLow(Case battery, DatedGravities dated) {
+    /** @return whether the latest round came out low */
+    boolean isLowNow() {
+        List<DatedGravities> full = battery.full();
+        return !full.isEmpty() && isLow(full.get(full.size() - 1));
+    }
+
+    private boolean isLow(DatedGravities dated) {
         GravityDifference tolerance = battery.rules().points(RuleKey.FULL_TOLERANCE);
         return dated.gravities()
                         .median()
@@ -106,8 +155,7 @@ final class LowBattery {
                 < 0;
     }
 
-    /** @return Ah put back for each Ah taken out of late; empty where that is not on record */
-    static OptionalDouble returned(Case battery) {
+    private static OptionalDouble returned(Case battery) {
         Instant now = battery.now();
         Instant from = now.minus(RECENT);
         List<BatteryEvent> charges = battery.events().between(EventType.CHARGE_END, from, now);
@@ -122,24 +170,27 @@ final class LowBattery {
      * @return tenths by which the battery's median usually stands higher after equalising than at the ordinary rounds
      *     beside it; empty with too few
      */
-    static OptionalDouble riseByEqualising(Case battery) {
-        double[] rises = rises(battery);
+    OptionalDouble riseByEqualising() {
         return rises.length < LEAST_ROUNDS ? OptionalDouble.empty() : OptionalDouble.of(Robust.median(rises));
+    }
+
+    /** @return whether the acid lies in layers: an equalising charge lifts the readings, and enough was put back before */
+    boolean isLayered() {
+        return !isReturnShort() && (isLifted() || cause == Cause.STRATIFIED);
     }
 
     /**
      * Whether the rise is large and surely no chance. A rise that is not very large counts only where ordinary rounds
      * have come down too: the water in the cells moves medians as well.
      */
-    static boolean isLifted(Case battery) {
-        double[] rises = rises(battery);
+    private boolean isLifted() {
         if (rises.length < LEAST_ROUNDS) {
             return false;
         }
         double rise = Robust.median(rises);
         double error = MEDIAN_ERROR * Math.max(LEAST_SCATTER, Robust.deviation(rises)) / Math.sqrt(rises.length);
         double needed = battery.rules().points(RuleKey.RISE_BY_MIXING).tenths();
-        boolean cameDown = fallenSinceBeginning(battery) >= needed;
+        boolean cameDown = fallenSinceBeginning() >= needed;
         return rise >= SURE * error && rise >= (cameDown ? needed : CLEARLY * needed);
     }
 
@@ -169,7 +220,7 @@ final class LowBattery {
     }
 
     /** @return tenths by which ordinary rounds now read below the first ones */
-    private static double fallenSinceBeginning(Case battery) {
+    private double fallenSinceBeginning() {
         double[] ordinary = battery.full().stream()
                 .filter(d -> d.state() == RoundState.FULL_CHARGE)
                 .mapToDouble(d -> d.gravities().median().tenths())
@@ -181,12 +232,11 @@ final class LowBattery {
         return Robust.median(Arrays.copyOf(ordinary, n / 3)) - Robust.median(Arrays.copyOfRange(ordinary, n - 3, n));
     }
 
-    static List<Evidence> evidence(Case battery) {
+    List<Evidence> evidence() {
         List<Evidence> evidence = new ArrayList<>();
         evidence.add(new Evidence("median", battery.gravities().median()));
-        returned(battery)
-                .ifPresent(ratio -> evidence.add(new Evidence("returnedPercent", (int) Math.round(100 * ratio))));
-        riseByEqualising(battery)
+        returned.ifPresent(ratio -> evidence.add(new Evidence("returnedPercent", (int) Math.round(100 * ratio))));
+        riseByEqualising()
                 .ifPresent(rise ->
                         evidence.add(new Evidence("riseByEqualising", new GravityDifference((int) Math.round(rise)))));
         return evidence;

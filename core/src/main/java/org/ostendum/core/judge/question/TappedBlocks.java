@@ -49,8 +49,14 @@ public final class TappedBlocks implements Question {
         return cells.isEmpty() ? new Outcome.Clear() : Outcome.of(finding(battery, cells));
     }
 
+    private record Tapped(List<Integer> cells) {}
+
     /** @return the cells of the tapped blocks; none where no tap shows */
     static List<Integer> cells(Case battery) {
+        return battery.once(Tapped.class, b -> new Tapped(find(b))).cells();
+    }
+
+    private static List<Integer> find(Case battery) {
         int blocks = battery.model().layout().cases().size();
         int perBlock = battery.model().layout().cellsPerCase();
         if (perBlock < 2
@@ -88,9 +94,15 @@ public final class TappedBlocks implements Question {
         return 2 * blocks < inOrder.size() ? cells : List.of();
     }
 
+    /** An equalising charge fills what the tap has drained: where ordinary rounds are enough, they are asked alone. */
+    private static CellCourse course(Case battery, int cell) {
+        CellCourse ordinary = battery.ordinaryCourse(cell);
+        return ordinary.readings() >= LEAST_READINGS ? ordinary : battery.course(cell);
+    }
+
     private static boolean hasFallen(Case battery, List<Integer> cells) {
         List<CellCourse> courses = cells.stream()
-                .map(battery::course)
+                .map(cell -> course(battery, cell))
                 .filter(c -> c.readings() >= LEAST_READINGS)
                 .toList();
         double needed = battery.rules().points(RuleKey.TAP_BELOW).tenths();
@@ -110,7 +122,7 @@ public final class TappedBlocks implements Question {
         List<Integer> blocks =
                 cells.stream().map(c -> (c - 1) / perBlock + 1).distinct().toList();
         double fallen = Robust.median(
-                cells.stream().mapToDouble(c -> battery.course(c).fallen()).toArray());
+                cells.stream().mapToDouble(c -> course(battery, c).fallen()).toArray());
         GravityDifference fell = new GravityDifference((int) Math.round(fallen));
         return new Finding(
                 FindingCode.PACK_TAP,

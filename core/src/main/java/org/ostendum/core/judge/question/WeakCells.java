@@ -33,8 +33,15 @@ public final class WeakCells implements Question {
         if (missing.isPresent()) {
             return new Outcome.NotJudged(missing.get());
         }
-        return Outcome.of(
-                below(battery).stream().map(cell -> finding(battery, cell)).toList());
+        return Outcome.of(below(battery).stream()
+                .filter(cell -> !isLeftBehind(battery, cell))
+                .map(cell -> finding(battery, cell))
+                .toList());
+    }
+
+    /** Where the whole battery is not charged to its end, a cell behind the others is no sign of a bad one. */
+    static boolean isLeftBehind(Case battery, int cell) {
+        return LowBattery.of(battery).isUndercharged() && CellCause.of(battery, cell) == CellCause.UNKNOWN;
     }
 
     /** Cells at or beyond the limit below the median. */
