@@ -1,7 +1,10 @@
 package org.ostendum.core.judge;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
 
 /**
  * What the judge holds of a battery after a round.
@@ -19,5 +22,13 @@ public record Verdict(Severity severity, Message sentence, List<Finding> finding
 
     public NextStep next() {
         return findings.isEmpty() ? NextStep.NONE : findings.get(0).next();
+    }
+
+    /** @return the forecast that comes true first */
+    public Optional<Forecast> firstForecast() {
+        return findings.stream()
+                .map(Finding::forecast)
+                .filter(Objects::nonNull)
+                .min(Comparator.comparing(Forecast::crosses));
     }
 }

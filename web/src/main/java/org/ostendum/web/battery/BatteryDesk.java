@@ -2,13 +2,19 @@ package org.ostendum.web.battery;
 
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.charge.ChargeState;
 import org.ostendum.core.electrolyte.TemperatureCorrection;
 import org.ostendum.core.judge.DatedGravities;
+import org.ostendum.core.judge.Forecast;
 import org.ostendum.core.judge.Gravities;
+import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.judge.Verdict;
+import org.ostendum.core.life.Cycles;
+import org.ostendum.core.life.Prices;
+import org.ostendum.core.life.RepairOrReplace;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.next.NextThing;
@@ -67,7 +73,7 @@ class BatteryDesk {
      * @param trend null where no gravity is on record
      * @param charge state of charge by the newest round's gravity, null where that says nothing about now
      * @param open a round being taken, null for none
-     * @param isYoung whether it came into service within a year, so that all its cycles are on record
+     * @param cycles as far as they are on record
      */
     record BatteryView(
             Battery battery,
@@ -82,8 +88,8 @@ class BatteryDesk {
             @Nullable StateOfCharge charge,
             @Nullable OpenRound open,
             List<LedgerLine> lines,
-            int cycles,
-            boolean isYoung) {
+            Cycles cycles,
+            LocalDate today) {
 
         public Verdict verdict() {
             return state.verdict();
@@ -91,7 +97,37 @@ class BatteryDesk {
 
         /** Whether it is still in its first cycles: {@code commission.break-in}. */
         public boolean breakingIn() {
-            return isYoung && cycles < breakInCycles();
+            return battery.inServiceOn().isAfter(today.minusYears(1)) && cycles.onRecord() < breakInCycles();
+        }
+
+        /** @return the forecast that comes true first, null where nothing is forecast */
+        public @Nullable Forecast forecast() {
+            return state.verdict().firstForecast().orElse(null);
+        }
+
+        public long daysTo(LocalDate day) {
+            return Math.max(0, ChronoUnit.DAYS.between(today, day));
+        }
+
+        public int cyclesDone() {
+            return cycles.done(battery.inServiceOn(), today);
+        }
+
+        /** Cells held to be beyond anything but a repair. */
+        public long cellsToRepair() {
+            return state.verdict().findings().stream()
+                    .filter(f -> f.next() == NextStep.REPAIR_CELL)
+                    .flatMap(f -> f.cells().numbers().stream())
+                    .distinct()
+                    .count();
+        }
+
+        /** @return the sums; null where no cell is to be repaired or nobody has said what the model costs */
+        public @Nullable RepairOrReplace repairOrReplace() {
+            @Nullable Prices prices = battery.type().prices();
+            return prices == null || cellsToRepair() == 0
+                    ? null
+                    : RepairOrReplace.of(prices, cyclesDone(), (int) cellsToRepair());
         }
 
         public int breakInCycles() {
@@ -156,9 +192,8 @@ class BatteryDesk {
                 ledger.ofBattery(battery.id(), null, LINES_TOLD).stream()
                         .map(entry -> LedgerLine.of(entry, words))
                         .toList(),
-                ledger.cycles(battery.id()),
-                battery.inServiceOn()
-                        .isAfter(LocalDate.ofInstant(bench.instant(), zone).minusYears(1)));
+                ledger.cycles(battery.id(), zone),
+                LocalDate.ofInstant(bench.instant(), zone));
     }
 
     private @Nullable TrendDrawing trend(

@@ -8,6 +8,7 @@ import org.ostendum.core.battery.Duty;
 import org.ostendum.core.battery.GravityMarks;
 import org.ostendum.core.battery.LayoutText;
 import org.ostendum.core.battery.TrayPattern;
+import org.ostendum.core.life.Prices;
 import org.ostendum.core.measure.Colour;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.receive.DateScheme;
@@ -21,6 +22,10 @@ import org.ostendum.web.store.StoredModel;
 
 /** The made-up film studio of the demo: its people, models, room, machines and batteries. */
 final class Lanternmoor {
+    // Above the models, which are made from them.
+    private static final Prices TRAY_PRICES = new Prices(4600, 380, 420, 1300);
+    private static final Prices PACK_PRICES = new Prices(1150, 190, 90, 700);
+
     static final String PASSWORD = "lanternmoor";
 
     private Lanternmoor() {}
@@ -91,7 +96,8 @@ final class Lanternmoor {
                 AmpHours.of(ampHours),
                 6,
                 GravityMarks.usualFor(Duty.MOTIVE));
-        return new StoredModel(0, model, maker, 12, SPLIT_RING, weight, cablesLeft, DateScheme.LETTER_DIGIT, 250);
+        return new StoredModel(
+                0, model, maker, 12, SPLIT_RING, weight, cablesLeft, DateScheme.LETTER_DIGIT, 250, TRAY_PRICES);
     }
 
     private static StoredModel pack(String code, String layout, int cellsPerBlock, int ampHours, int weight) {
@@ -104,7 +110,7 @@ final class Lanternmoor {
                 20,
                 GravityMarks.usualFor(Duty.DEEP_CYCLE));
         return new StoredModel(
-                0, model, "Tarnfield", 6, ABOVE_SHIELD, weight, false, DateScheme.LETTER_DIGIT_NO_I, 120);
+                0, model, "Tarnfield", 6, ABOVE_SHIELD, weight, false, DateScheme.LETTER_DIGIT_NO_I, 120, PACK_PRICES);
     }
 
     private static StoredModel aircraft(String code, String layout, int ampHours, int weight) {
@@ -116,7 +122,7 @@ final class Lanternmoor {
                 AmpHours.of(ampHours),
                 1,
                 GravityMarks.usualFor(Duty.AIRCRAFT));
-        return new StoredModel(0, model, "Skyrow", 8, SPLIT_RING, weight, true, DateScheme.MONTH_YEAR, 80);
+        return new StoredModel(0, model, "Skyrow", 8, SPLIT_RING, weight, true, DateScheme.MONTH_YEAR, 80, null);
     }
 
     /** A stand, its number of slots, and the chargers above them: cells 0 for none. */

@@ -1,10 +1,14 @@
 package org.ostendum.web.fleet;
 
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import org.ostendum.core.battery.Duty;
+import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.judge.Severity;
 import org.ostendum.core.next.NextThing;
 import org.ostendum.core.next.NextThings;
@@ -16,52 +20,59 @@ import org.ostendum.web.store.Rulebook;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 
 /** All batteries of the house, those that need something first. */
 @Controller
 class FleetController {
     private final Batteries batteries;
     private final Bench bench;
+    private final ZoneId zone;
 
-    FleetController(Batteries batteries, Bench bench) {
+    FleetController(Batteries batteries, Bench bench, ZoneId zone) {
         this.batteries = batteries;
         this.bench = bench;
-    }
-
-    /** A battery with its state and its jobs, most urgent first. */
-    record Line(Battery battery, BatteryState state, List<NextThing> things) {
-        public Severity severity() {
-            return things.stream().map(NextThing::severity).reduce(Severity.FIT, Severity::worse);
-        }
-
-        long overdue() {
-            return things.isEmpty() ? 0 : things.get(0).overdueDays();
-        }
+        this.zone = zone;
     }
 
     @GetMapping("/fleet")
-    String fleet(Model page) {
-        List<Battery> all = batteries.all();
-        Rulebook book = bench.rulebook();
-        Map<Long, BatteryState> states = bench.statesOf(all, book);
-        List<Line> lines = all.stream()
-                .map(battery -> line(battery, Objects.requireNonNull(states.get(battery.id())), book))
-                .sorted(Comparator.comparing(Line::severity)
-                        .thenComparing(Line::overdue)
-                        .reversed()
-                        .thenComparing(line -> line.battery().code()))
-                .toList();
+    String fleet(@ModelAttribute("filter") FleetFilter filter, Model page) {
+        List<FleetLine> all = lines();
         page.addAttribute("place", "fleet");
-        page.addAttribute("lines", lines);
+        page.addAttribute("all", all.size());
+        page.addAttribute("lines", filter.of(all));
+        page.addAttribute("orders", FleetOrder.values());
+        page.addAttribute("severities", List.of(Severity.STOP, Severity.ACT, Severity.WATCH, Severity.FIT));
+        page.addAttribute("duties", Duty.values());
+        page.addAttribute("jobs", jobs(all));
         page.addAttribute(
                 "counts",
                 Arrays.stream(Severity.values())
-                        .map(s -> lines.stream().filter(l -> l.severity() == s).count())
+                        .map(s -> all.stream().filter(l -> l.severity() == s).count())
                         .toList());
         return "fleet/fleet";
     }
 
-    private Line line(Battery battery, BatteryState state, Rulebook book) {
-        return new Line(battery, state, NextThings.of(bench.now(battery, state, book), bench.instant()));
+    private List<FleetLine> lines() {
+        List<Battery> all = batteries.all();
+        Rulebook book = bench.rulebook();
+        Instant now = bench.instant();
+        LocalDate today = LocalDate.ofInstant(now, zone);
+        Map<Long, BatteryState> states = bench.statesOf(all, book);
+        return all.stream()
+                .map(battery -> {
+                    BatteryState state = Objects.requireNonNull(states.get(battery.id()));
+                    return new FleetLine(battery, state, NextThings.of(bench.now(battery, state, book), now), today);
+                })
+                .toList();
+    }
+
+    /** Only what some battery needs can be asked for. */
+    private static List<NextStep> jobs(List<FleetLine> all) {
+        return all.stream()
+                .flatMap(line -> line.things().stream().map(NextThing::step))
+                .distinct()
+                .sorted()
+                .toList();
     }
 }

@@ -9,6 +9,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.judge.BatteryCourse;
 import org.ostendum.core.judge.Case;
 import org.ostendum.core.judge.Judge;
 import org.ostendum.core.judge.Message;
@@ -76,11 +77,13 @@ public class Bench {
     private BatteryState refresh(Battery battery, Rulebook book) {
         List<ClosedRound> history = rounds.history(battery.id(), ROUNDS_SHOWN);
         @Nullable ClosedRound newest = history.isEmpty() ? null : history.get(history.size() - 1);
+        @Nullable Case laid = newest == null ? null : caseOf(battery, newest, history, book);
         BatteryState state = new BatteryState(
                 battery.id(),
                 newest == null ? null : newest.id(),
                 newest == null ? null : newest.past().round().takenAt(),
-                newest == null ? neverRead() : judge(battery, newest, history, book),
+                laid == null ? neverRead() : Judge.judge(laid),
+                laid == null ? BatteryCourse.NONE : BatteryCourse.of(laid),
                 clock.instant(),
                 book.revision(),
                 ledger.happenings(battery.id(), clock.instant()),
@@ -89,7 +92,7 @@ public class Bench {
         return state;
     }
 
-    private Verdict judge(Battery battery, ClosedRound newest, List<ClosedRound> history, Rulebook book) {
+    private Case caseOf(Battery battery, ClosedRound newest, List<ClosedRound> history, Rulebook book) {
         Rules rules = book.rulesFor(battery.type().id());
         Round round = newest.past().round();
         Happenings before = ledger.happenings(battery.id(), round.takenAt());
@@ -97,7 +100,7 @@ public class Bench {
         List<PastRound> past = history.subList(0, history.size() - 1).stream()
                 .map(ClosedRound::past)
                 .toList();
-        return Judge.judge(new Case(battery.type().model(), rules, zone, latest, past, events(battery, past)));
+        return new Case(battery.type().model(), rules, zone, latest, past, events(battery, past));
     }
 
     /** As far back as the rounds shown, and a season before them. */

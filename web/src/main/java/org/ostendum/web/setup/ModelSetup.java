@@ -1,7 +1,10 @@
 package org.ostendum.web.setup;
 
+import java.math.BigDecimal;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.ToDoubleFunction;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.battery.CellKind;
@@ -10,6 +13,7 @@ import org.ostendum.core.battery.Duty;
 import org.ostendum.core.battery.GravityMarks;
 import org.ostendum.core.battery.LayoutFault;
 import org.ostendum.core.battery.LayoutText;
+import org.ostendum.core.life.Prices;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.receive.DateScheme;
 import org.ostendum.web.draw.BatteryPlotter;
@@ -32,6 +36,8 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 /** Battery models: the maker's sheet, as far as Ostendum uses it. */
 @Controller
 class ModelSetup {
+    private static final List<String> PRICES = List.of("priceNew", "priceCell", "coreCredit", "lifeCycles");
+
     private final Models models;
 
     ModelSetup(Models models) {
@@ -105,8 +111,24 @@ class ModelSetup {
                         "scheme",
                         stored.dateScheme().name(),
                         "torque",
-                        stored.torqueTenths() == 0 ? "" : String.valueOf(stored.torqueTenths() / 10.0)),
+                        stored.torqueTenths() == 0 ? "" : String.valueOf(stored.torqueTenths() / 10.0),
+                        "priceNew",
+                        price(stored, Prices::newBattery),
+                        "priceCell",
+                        price(stored, Prices::cellRepair),
+                        "coreCredit",
+                        price(stored, Prices::coreCredit),
+                        "lifeCycles",
+                        stored.prices() == null ? "" : points(stored.prices().cycles())),
                 page);
+    }
+
+    private static String price(StoredModel stored, ToDoubleFunction<Prices> which) {
+        return stored.prices() == null
+                ? ""
+                : BigDecimal.valueOf(which.applyAsDouble(stored.prices()))
+                        .stripTrailingZeros()
+                        .toPlainString();
     }
 
     private static String points(int number) {
@@ -179,6 +201,7 @@ class ModelSetup {
         DateScheme scheme = form.get("scheme").isEmpty()
                 ? DateScheme.LETTER_DIGIT
                 : form.choice("scheme", DateScheme.class).orElse(DateScheme.LETTER_DIGIT);
+        @Nullable Prices prices = prices(form);
         double torque = form.get("torque").isEmpty() ? 0 : form.number("torque", 1, 60);
         if (kind.isEmpty() || duty.isEmpty() || layout.isEmpty() || marks.isEmpty()) {
             return Optional.empty();
@@ -187,7 +210,19 @@ class ModelSetup {
                 new BatteryModel(code, kind.get(), duty.get(), layout.get(), AmpHours.of(capacity), rate, marks.get());
         boolean left = form.get("cables").equals("left");
         return Optional.of(new StoredModel(
-                id, model, maker, mark, markWords, weight, left, scheme, (int) Math.round(torque * 10)));
+                id, model, maker, mark, markWords, weight, left, scheme, (int) Math.round(torque * 10), prices));
+    }
+
+    /** All four or none: with some of them no sum can be worked. */
+    private static @Nullable Prices prices(TypedForm form) {
+        if (PRICES.stream().allMatch(field -> form.get(field).isEmpty())) {
+            return null;
+        }
+        double newBattery = form.number("priceNew", 1, 1_000_000);
+        double cellRepair = form.number("priceCell", 0, 1_000_000);
+        double credit = form.number("coreCredit", 0, newBattery);
+        int cycles = form.whole("lifeCycles", 50, 5000);
+        return form.isSound() ? new Prices(newBattery, cellRepair, credit, cycles) : null;
     }
 
     private static Optional<CellLayout> layout(TypedForm form) {

@@ -12,6 +12,8 @@ import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -26,7 +28,9 @@ import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
 import org.jooq.SortField;
+import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.life.Cycles;
 import org.ostendum.core.measure.BatteryEvent;
 import org.ostendum.core.measure.EventLog;
 import org.ostendum.core.measure.EventType;
@@ -256,9 +260,13 @@ public class Ledger {
                 .value1());
     }
 
-    public int cycles(long batteryId) {
-        return sql.fetchCount(
-                LEDGER_ENTRY, LEDGER_ENTRY.BATTERY_ID.eq(batteryId).and(LEDGER_ENTRY.KIND.eq("CHARGE_END")));
+    public Cycles cycles(long batteryId, ZoneId zone) {
+        var row = sql.select(DSL.count(), DSL.min(LEDGER_ENTRY.HAPPENED_AT))
+                .from(LEDGER_ENTRY)
+                .where(LEDGER_ENTRY.BATTERY_ID.eq(batteryId).and(LEDGER_ENTRY.KIND.eq(EntryKind.CHARGE_END.name())))
+                .fetchSingle();
+        @Nullable Instant first = row.value2();
+        return new Cycles(row.value1(), first == null ? null : LocalDate.ofInstant(first, zone));
     }
 
     /** Follows the battery's chain from its first line; finds a line that was changed, left out or put in. */

@@ -15,8 +15,10 @@ import org.ostendum.core.battery.CellKind;
 import org.ostendum.core.battery.Duty;
 import org.ostendum.core.battery.GravityMarks;
 import org.ostendum.core.battery.LayoutText;
+import org.ostendum.core.life.Prices;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.receive.DateScheme;
+import org.ostendum.web.store.jooq.tables.records.BatteryModelRecord;
 import org.springframework.stereotype.Repository;
 
 /** The battery models of the site. */
@@ -44,7 +46,7 @@ public class Models {
     public long add(StoredModel model) {
         return sql.insertInto(BATTERY_MODEL)
                 .set(columns(model))
-                .set(BATTERY_MODEL.POST_TORQUE_NM, torque(model))
+                .set(unknowns(model))
                 .returningResult(BATTERY_MODEL.ID)
                 .fetchSingle()
                 .value1();
@@ -53,7 +55,7 @@ public class Models {
     public void change(StoredModel model) {
         sql.update(BATTERY_MODEL)
                 .set(columns(model))
-                .set(BATTERY_MODEL.POST_TORQUE_NM, torque(model))
+                .set(unknowns(model))
                 .where(BATTERY_MODEL.ID.eq(model.id()))
                 .execute();
     }
@@ -85,8 +87,27 @@ public class Models {
                 Map.entry(BATTERY_MODEL.DATE_SCHEME, stored.dateScheme().name()));
     }
 
-    private static @Nullable BigDecimal torque(StoredModel stored) {
-        return stored.torqueTenths() == 0 ? null : BigDecimal.valueOf(stored.torqueTenths(), 1);
+    /** What a sheet or a site may be silent on. */
+    private static BatteryModelRecord unknowns(StoredModel stored) {
+        BatteryModelRecord row = new BatteryModelRecord();
+        row.setPostTorqueNm(stored.torqueTenths() == 0 ? null : BigDecimal.valueOf(stored.torqueTenths(), 1));
+        @Nullable Prices prices = stored.prices();
+        row.setPriceNew(prices == null ? null : BigDecimal.valueOf(prices.newBattery()));
+        row.setPriceCell(prices == null ? null : BigDecimal.valueOf(prices.cellRepair()));
+        row.setCoreCredit(prices == null ? null : BigDecimal.valueOf(prices.coreCredit()));
+        row.setLifeCycles(prices == null ? null : (short) prices.cycles());
+        return row;
+    }
+
+    private static @Nullable Prices prices(Record r) {
+        @Nullable BigDecimal price = r.get(BATTERY_MODEL.PRICE_NEW);
+        return price == null
+                ? null
+                : new Prices(
+                        price.doubleValue(),
+                        r.get(BATTERY_MODEL.PRICE_CELL).doubleValue(),
+                        r.get(BATTERY_MODEL.CORE_CREDIT).doubleValue(),
+                        r.get(BATTERY_MODEL.LIFE_CYCLES));
     }
 
     private static int torqueTenths(@Nullable BigDecimal newtonMetres) {
@@ -115,6 +136,7 @@ public class Models {
                 r.get(BATTERY_MODEL.WEIGHT_KG),
                 r.get(BATTERY_MODEL.CABLE_SIDE).equals("LEFT"),
                 DateScheme.valueOf(r.get(BATTERY_MODEL.DATE_SCHEME)),
-                torqueTenths(r.get(BATTERY_MODEL.POST_TORQUE_NM)));
+                torqueTenths(r.get(BATTERY_MODEL.POST_TORQUE_NM)),
+                prices(r));
     }
 }

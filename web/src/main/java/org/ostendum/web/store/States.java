@@ -32,6 +32,7 @@ public class States {
         row.setRoundTakenAt(state.roundTakenAt());
         row.setSeverity(state.verdict().severity().name());
         row.setVerdict(VerdictText.write(state.verdict()).toString());
+        row.setCourse(CourseText.write(state.course()));
         row.setJudgedAt(state.judgedAt());
         row.setRulesRevision(state.rulesRevision());
         Happenings happenings = state.happenings();
@@ -51,6 +52,7 @@ public class States {
                 r.get(BATTERY_STATE.ROUND_ID),
                 r.get(BATTERY_STATE.ROUND_TAKEN_AT),
                 VerdictText.read(Payload.read(r.get(BATTERY_STATE.VERDICT))),
+                CourseText.read(r.get(BATTERY_STATE.COURSE)),
                 r.get(BATTERY_STATE.JUDGED_AT),
                 r.get(BATTERY_STATE.RULES_REVISION),
                 new Happenings(

@@ -1,6 +1,8 @@
 package org.ostendum.web.store;
 
+import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.life.Prices;
 import org.ostendum.core.receive.DateScheme;
 
 /**
@@ -11,6 +13,7 @@ import org.ostendum.core.receive.DateScheme;
  * @param cablesLeft whether the cables leave at the left hand
  * @param dateScheme how the maker stamps the month of making
  * @param torqueTenths tenths of a newton metre to which its posts are tightened; 0 where the sheet says nothing
+ * @param prices what it costs the site; null where nobody has said
  */
 public record StoredModel(
         long id,
@@ -21,7 +24,8 @@ public record StoredModel(
         int weightKg,
         boolean cablesLeft,
         DateScheme dateScheme,
-        int torqueTenths) {
+        int torqueTenths,
+        @Nullable Prices prices) {
 
     public String code() {
         return model.code();

@@ -131,6 +131,11 @@ public final class Words {
                 : decimal(BigDecimal.valueOf(celsius.tenths(), 1));
     }
 
+    /** "1,250.00", in whatever currency the site counts. */
+    public String money(double amount) {
+        return String.format(locale, "%,.2f", amount);
+    }
+
     /** "8.48 V". */
     public String volts(Volts volts) {
         return String.format(locale, "%.2f V", volts.volts());

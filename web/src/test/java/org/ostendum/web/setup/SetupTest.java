@@ -13,12 +13,15 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.ostendum.core.battery.GravityMarks;
+import org.ostendum.core.life.Prices;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.EntryKind;
 import org.ostendum.web.store.Ledger;
 import org.ostendum.web.store.Models;
 import org.ostendum.web.store.RuleChanges;
+import org.ostendum.web.store.StoredModel;
 import org.ostendum.web.support.HouseTest;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.mock.web.MockHttpServletResponse;
@@ -159,7 +162,9 @@ class SetupTest extends HouseTest {
         "case, 5, not known",
         "fullTo, 1270, must rise",
         "capacity, lots, is no number",
-        "empty, 900, outside what is possible"
+        "empty, 900, outside what is possible",
+        "priceNew, 4000, is no number",
+        "coreCredit, 12, is no number"
     })
     void aModelsSheetIsChecked(String field, String value, String told) throws Exception {
         var typed = new LinkedHashMap<String, String>(Map.ofEntries(
@@ -186,6 +191,69 @@ class SetupTest extends HouseTest {
                         .toArray(String[]::new));
         assertThat(answer.getStatus()).isEqualTo(422);
         assertThat(answer.getContentAsString()).contains(told, "to the ring");
+    }
+
+    @Test
+    void aModelsPricesAreKeptAndTakenAway() throws Exception {
+        StoredModel was = models.byCode("Skyrow 12-35").orElseThrow();
+        assertThat(was.prices()).isNull();
+        assertThat(sendModel(was, "890", "120", "60.5", "400").getStatus()).isEqualTo(302);
+        assertThat(models.byId(was.id()).orElseThrow().prices()).isEqualTo(new Prices(890, 120, 60.5, 400));
+        assertThat(sendModel(was, "890", "120", "900", "400").getContentAsString())
+                .contains("outside what is possible", "900");
+        sendModel(was, "", "", "", "");
+        assertThat(models.byId(was.id()).orElseThrow()).isEqualTo(was);
+    }
+
+    private MockHttpServletResponse sendModel(StoredModel was, String price, String cell, String lead, String cycles)
+            throws Exception {
+        GravityMarks marks = was.model().marks();
+        return send(
+                "/setup/models/" + was.id(),
+                "code",
+                was.code(),
+                "maker",
+                was.maker(),
+                "kind",
+                was.model().kind().name(),
+                "duty",
+                was.model().duty().name(),
+                "case",
+                "1",
+                "layout",
+                was.model().layout().text(),
+                "capacity",
+                String.valueOf(was.model().capacity().ampHours()),
+                "rate",
+                String.valueOf(was.model().rateHours()),
+                "empty",
+                String.valueOf(marks.empty().points()),
+                "recharge",
+                String.valueOf(marks.rechargeBelow().points()),
+                "fullFrom",
+                String.valueOf(marks.fullFrom().points()),
+                "fullTo",
+                String.valueOf(marks.fullTo().points()),
+                "mark",
+                String.valueOf(was.levelMarkMm()),
+                "markWords",
+                was.levelWords(),
+                "weight",
+                String.valueOf(was.weightKg()),
+                "cables",
+                "left",
+                "scheme",
+                was.dateScheme().name(),
+                "torque",
+                String.valueOf(was.torqueTenths() / 10.0),
+                "priceNew",
+                price,
+                "priceCell",
+                cell,
+                "coreCredit",
+                lead,
+                "lifeCycles",
+                cycles);
     }
 
     @Test

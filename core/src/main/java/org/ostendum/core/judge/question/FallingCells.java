@@ -40,7 +40,7 @@ public final class FallingCells implements Question {
     /** A fall has to be seen in the last reading too, at least by this part. */
     private static final double STILL_THERE = 0.5;
     /** So many times the needed fall is told though the limit is far off yet. */
-    private static final double CLEARLY = 1.5;
+    private static final double CLEARLY = 1.2;
 
     @Override
     public String name() {
