@@ -41,8 +41,8 @@
   if (print) {
     print.hidden = false;
     print.addEventListener("click", () => window.print());
-    return;
   }
+  if (document.querySelector("main .aid-card, main.aid-card")) return;
   fetch("/first-aid/card")
     .then((answer) => (answer.ok ? answer.text() : ""))
     .then((text) => {
@@ -55,3 +55,12 @@
     dialog.showModal();
   });
 })();
+
+// What stands in such a form is in the address as well, so that it can be kept, sent and come back to.
+for (const form of document.querySelectorAll("form[data-address]")) {
+  form.addEventListener("input", () => {
+    const values = new URLSearchParams(new FormData(form));
+    for (const [name, value] of [...values]) if (!value) values.delete(name);
+    history.replaceState(null, "", `${location.pathname}?${values}`);
+  });
+}

@@ -14,7 +14,7 @@ public final class ChargeSums {
     /** V for each kelvin and cell. Source: IEEE 450. */
     private static final double PER_KELVIN = -0.004;
     /** Part of what is missing that goes in before the voltage is reached. */
-    private static final double BULK_PART = 0.8;
+    public static final double BULK_PART = 0.8;
     /** A for each Ah of capacity at the end: 3 to 5 A per 100 Ah. */
     private static final double FINISH_RATE = 0.04;
 

@@ -130,14 +130,16 @@ final class AcidSums {
 
         @Override
         public List<Input> inputs() {
-            return List.of(new Input("gravity", "", 1.0, 1.3, 1.15));
+            return List.of(new Input("gravity", "", 1.0, 1.3, 1.15), new Input("coldestCelsius", "°C", -60, 20, -10));
         }
 
         @Override
         public List<Output> work(Map<String, Double> values) {
             double celsius =
                     FreezingPoint.of(gravity(values, "gravity")).orElseThrow().degrees();
-            return List.of(new Output("freezingCelsius", "°C", celsius, 1));
+            return List.of(
+                    new Output("freezingCelsius", "°C", celsius, 1),
+                    new Output("spareKelvin", "K", value(values, "coldestCelsius") - celsius, 1));
         }
 
         @Override

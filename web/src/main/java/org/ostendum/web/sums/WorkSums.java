@@ -129,7 +129,7 @@ final class WorkSums {
                             Celsius.of(value(values, "coldestCelsius")),
                             standing)
                     .ifPresent(days -> results.add(new Output("daysItMayStand", "days", days.toDays(), 0)));
-            results.add(new Output("pointsPerWeek", "0.001", 7 * SelfDischarge.pointsPerDay(standing), 1));
+            results.add(new Output("pointsPerWeek", "", 7 * SelfDischarge.pointsPerDay(standing), 1));
             results.add(new Output(
                     "gravityAfterThirtyDays",
                     "",

@@ -8,6 +8,7 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Random;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -17,9 +18,13 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.ostendum.core.quantity.OutOfRange;
 import org.ostendum.web.store.Payload;
+import org.ostendum.web.sums.sketch.Given;
+import org.ostendum.web.sums.sketch.Shape;
+import org.ostendum.web.sums.sketch.Sketches;
 import org.ostendum.web.support.AsPerson;
 import org.ostendum.web.support.HouseTest;
 import org.ostendum.web.support.TestWords;
+import org.ostendum.web.words.Measures;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.test.web.servlet.MockMvc;
@@ -27,6 +32,9 @@ import org.springframework.test.web.servlet.MockMvc;
 class SumsTest extends HouseTest {
     @Autowired
     private MockMvc mvc;
+
+    @Autowired
+    private SumStarts starts;
 
     static Stream<Sum> sums() {
         return new SumBook().all().stream();
@@ -63,19 +71,118 @@ class SumsTest extends HouseTest {
                 values.put(input.name(), input.least() + share * (input.most() - input.least()));
             }
             try {
-                assertThat(sum.work(values)).allMatch(r -> Double.isFinite(r.value()));
+                List<Sum.Output> results = sum.work(values);
+                assertThat(results).allMatch(r -> Double.isFinite(r.value()));
+                assertThat(sketch(sum, values, results)).isNotEmpty().allSatisfy(SumsTest::isInThePicture);
             } catch (OutOfRange e) {
                 assertThat(e.quantity()).isNotEmpty();
             }
-            SumDrawing.of(sum, values);
         }
+    }
+
+    private static List<Shape> sketch(Sum sum, Map<String, Double> values, List<Sum.Output> results) {
+        Map<String, Double> byName = new HashMap<>();
+        results.forEach(r -> byName.put(r.name(), r.value()));
+        return Sketches.of(sum.name(), new Given(values, byName, TestWords.metric(), Measures.METRIC))
+                .shapes();
+    }
+
+    private static void isInThePicture(Shape shape) {
+        assertThat(shape.x()).isBetween(-1.0, 641.0);
+        assertThat(shape.y()).isBetween(-1.0, 271.0);
+        assertThat(shape.x() + (shape.kind() == Shape.Kind.CIRCLE ? 0 : shape.width()))
+                .isBetween(-1.0, 641.0);
+        assertThat(shape.y() + (shape.kind() == Shape.Kind.CIRCLE ? 0 : shape.height()))
+                .isBetween(-1.0, 271.0);
+        assertThat(shape.text()).doesNotContain("NaN", "Infinity");
+    }
+
+    @ParameterizedTest
+    @MethodSource("sums")
+    void thePictureMovesWithEachValue(Sum sum) {
+        Map<String, Double> usual = usual(sum);
+        List<Shape> before = sketch(sum, usual, sum.work(usual));
+        for (Sum.Input input : sum.inputs()) {
+            Map<String, Double> moved = new HashMap<>(usual);
+            double usually = usual.getOrDefault(input.name(), 0.0);
+            double end = usually == input.most() ? input.least() : input.most();
+            moved.put(input.name(), input.most() == 1 ? (usually < 1 ? 1 : 0) : usually + (end - usually) * 0.03);
+            if (!List.of("rateHours", "electrolyteCelsius", "roomCelsius").contains(input.name())) {
+                assertThat(sketch(sum, moved, sum.work(moved)))
+                        .as("%s of %s", input.name(), sum.name())
+                        .isNotEqualTo(before);
+            }
+        }
+    }
+
+    @Test
+    void whatACodeOfTheHouseSaysIsTaken() throws Exception {
+        AsPerson tom = AsPerson.tom(mvc);
+        assertThat(tom.page("/sums/capacity?from=T-07")).contains("value=\"600\"", "name=\"isMotive\"");
+        assertThat(tom.page("/sums/repair?from=T-07")).contains("value=\"4600\"", "value=\"380\"");
+        String charger = starts.codes().stream()
+                .filter(code -> starts.of(code).orElseThrow().size() == 5)
+                .findFirst()
+                .orElseThrow();
+        assertThat(tom.page("/sums/charge?from=" + charger))
+                .contains("value=\""
+                        + SumSheet.plain(Objects.requireNonNull(
+                                starts.of(charger).orElseThrow().get("chargerAmperes"))));
+        assertThat(tom.page("/sums/gas?from=T-07&cells=6")).contains("value=\"6\"");
+        assertThat(tom.page("/sums/gas?from=nowhere")).contains("is called “nowhere”");
+        assertThat(starts.codes())
+                .allSatisfy(code -> assertThat(starts.of(code)).isPresent())
+                .contains("T-07");
+    }
+
+    /** A gallon typed by one is 3.7854 l to the other, and comes to the same. */
+    @Test
+    void eachReadsAnAddressInHisOwnUnits() {
+        Sum soda = new SumBook().find("soda").orElseThrow();
+        Map<String, String> gallon = Map.of("spillLitres", "1");
+        Measures us = new Measures(true, true);
+        SumSheet his = new SumSheet(soda, gallon, us, Map.of(), TestWords.of(false, true, true));
+        SumSheet mine = new SumSheet(soda, gallon, us, Map.of(), TestWords.metric());
+        assertThat(his.typed("spillLitres")).isEqualTo("1");
+        assertThat(mine.typed("spillLitres")).isEqualTo("3.7854");
+        assertThat(his.unit("l")).isEqualTo("gal");
+        double kilograms = mine.results().get(0).value();
+        assertThat(his.results().get(0).value()).isCloseTo(kilograms, within(1e-3));
+        assertThat(his.figure(his.results().get(0))).isEqualTo(String.format("%.2f lb", kilograms / 0.45359237));
+    }
+
+    @ParameterizedTest
+    @MethodSource("sums")
+    void theEndsOfEveryRangeAreAllowedInAnyUnits(Sum sum) {
+        for (Measures in : List.of(Measures.METRIC, new Measures(true, true))) {
+            for (Sum.Input input : sum.inputs()) {
+                for (double end : new double[] {input.least(), input.most()}) {
+                    String typed = SumSheet.plain(in.shown(input.unit(), end));
+                    SumSheet sheet = new SumSheet(sum, Map.of(input.name(), typed), in, Map.of(), TestWords.metric());
+                    assertThat(String.valueOf(sheet.faults().of(input.name())))
+                            .as("%s %s", input.name(), typed)
+                            .doesNotContain("outside what is possible");
+                }
+            }
+        }
+    }
+
+    @Test
+    void whatIsNoNumberStaysAsItWasTyped() {
+        Sum soda = new SumBook().find("soda").orElseThrow();
+        SumSheet sheet = new SumSheet(
+                soda, Map.of("spillLitres", "ten"), new Measures(false, true), Map.of(), TestWords.metric());
+        assertThat(sheet.typed("spillLitres")).isEqualTo("ten");
+        assertThat(sheet.isWorked()).isFalse();
+        assertThat(sheet.sketch()).isEmpty();
     }
 
     @Test
     void theAddressHoldsTheValues() throws Exception {
         String page = AsPerson.tom(mvc).page("/sums/pool?workHours=6&chargeHours=8&coolHours=8");
-        assertThat(page).contains("<b>4 </b>", "value=\"6\"");
-        assertThat(AsPerson.tom(mvc).page("/sums/freezing?gravity=1.15")).contains("-15.0 °C", "class=\"spot\"");
+        assertThat(page).contains("<b>4</b>", "value=\"6\"");
+        assertThat(AsPerson.tom(mvc).page("/sums/freezing?gravity=1.15"))
+                .contains("-15.0 °C", "class=\"spot\"", "5.0 K");
     }
 
     @ParameterizedTest
@@ -164,7 +271,7 @@ class SumsTest extends HouseTest {
         assertThat(tom.page("/batteries/T-06")).contains("Run time: ", "Current of the work 120 A");
         assertThat(tom.send("/sums/run-time", "loadAmperes", "120", "battery", "Z-1")
                         .getContentAsString())
-                .contains("Choose one");
-        assertThat(tom.page("/batteries/T-06")).contains("/sums/run-time?battery=T-06");
+                .contains("No battery is called “Z-1”");
+        assertThat(tom.page("/batteries/T-06")).contains("/sums/run-time?from=T-06");
     }
 }

@@ -1,0 +1,36 @@
+package org.ostendum.web.sums.sketch;
+
+import java.util.Map;
+import org.ostendum.web.words.Measures;
+import org.ostendum.web.words.Words;
+
+/** What a sketch is drawn from: values and results of a sum by their names, all metric, and the words to tell them in. */
+public record Given(Map<String, Double> values, Map<String, Double> results, Words words, Measures measures) {
+    double value(String name) {
+        return of(values, name);
+    }
+
+    double result(String name) {
+        return of(results, name);
+    }
+
+    boolean hasResult(String name) {
+        return results.containsKey(name);
+    }
+
+    private static double of(Map<String, Double> map, String name) {
+        Double value = map.get(name);
+        if (value == null) {
+            throw new IllegalArgumentException("No " + name);
+        }
+        return value;
+    }
+
+    String say(String unit, double value) {
+        return measures.say(unit, value);
+    }
+
+    String text(String key, Object... arguments) {
+        return words.text(key, arguments);
+    }
+}
