@@ -7,11 +7,13 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
 import org.ostendum.bench.accuracy.JudgeAccuracy;
 
 /**
- * {@code ./ostendum bench [verdict] [pages] [judge] [N …]}: the first two by default. N are numbers of batteries, 200 and
- * 2000 for the pages; for {@code judge} the number simulated, 2000, and the first seed.
+ * {@code ./ostendum bench [verdict] [pages] [judge] [import] [N …]}: the first two by default. N are numbers of batteries,
+ * 200 and 2000 for the pages; for {@code judge} the number simulated, 2000, and the first seed; for {@code import} the
+ * readings, a million.
  */
 public final class Bench {
     private static final int SIMULATED = 2000;
+    private static final int READINGS = 1_000_000;
     /** Seeds below it were used for tuning. */
     private static final int REPORTED_SEEDS = 4_000_000;
 
@@ -26,6 +28,10 @@ public final class Bench {
         if (asked.contains("judge")) {
             JudgeAccuracy.run(
                     numbers.length > 0 ? numbers[0] : SIMULATED, numbers.length > 1 ? numbers[1] : REPORTED_SEEDS);
+            return;
+        }
+        if (asked.contains("import")) {
+            ImportBench.run(numbers.length > 0 ? numbers[0] : READINGS);
             return;
         }
         boolean all = !asked.contains("verdict") && !asked.contains("pages");

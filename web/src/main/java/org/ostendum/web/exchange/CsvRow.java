@@ -3,6 +3,7 @@ package org.ostendum.web.exchange;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.OffsetDateTime;
+import java.time.temporal.ChronoUnit;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.apache.commons.csv.CSVRecord;
@@ -70,7 +71,8 @@ final class CsvRow {
 
     Optional<Instant> time(String column) {
         try {
-            return Optional.of(OffsetDateTime.parse(text(column)).toInstant());
+            // As fine as it is kept: a finer one would not be known again.
+            return Optional.of(OffsetDateTime.parse(text(column)).toInstant().truncatedTo(ChronoUnit.MICROS));
         } catch (DateTimeException e) {
             bad(column, "a time with its offset such as 2026-03-31T14:05:00Z");
             return Optional.empty();
