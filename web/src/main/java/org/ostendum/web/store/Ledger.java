@@ -96,7 +96,7 @@ public class Ledger {
             previous = line.getHash();
             records.add(line);
         }
-        sql.batchInsert(records).execute();
+        ManyRows.insert(sql, LEDGER_ENTRY, records);
         return sql.select(LEDGER_ENTRY.ID)
                 .from(LEDGER_ENTRY)
                 .where(LEDGER_ENTRY.BATTERY_ID.eq(batteryId).and(LEDGER_ENTRY.SEQ.gt(seq - entries.size())))

@@ -124,7 +124,7 @@ public class Rounds {
             row.setLedgerEntryId(one.ledgerEntryId());
             rounds.add(row);
         }
-        sql.batchInsert(rounds).execute();
+        ManyRows.insert(sql, ROUND, rounds);
         Map<Long, Long> ids = sql.select(ROUND.LEDGER_ENTRY_ID, ROUND.ID)
                 .from(ROUND)
                 .where(ROUND.BATTERY_ID.eq(batteryId).and(ROUND.LEDGER_ENTRY_ID.isNotNull()))
@@ -134,7 +134,7 @@ public class Rounds {
             Long id = Objects.requireNonNull(ids.get(one.ledgerEntryId()));
             readings.addAll(rows(batteryId, id, 0, one.past().round().readings()));
         }
-        sql.batchInsert(readings).execute();
+        ManyRows.insert(sql, CELL_READING, readings);
     }
 
     /** @return when each round of a battery on record was taken */
@@ -161,7 +161,7 @@ public class Rounds {
     }
 
     private void insertReadings(long batteryId, long roundId, int revision, List<CellReading> readings) {
-        sql.batchInsert(rows(batteryId, roundId, revision, readings)).execute();
+        ManyRows.insert(sql, CELL_READING, rows(batteryId, roundId, revision, readings));
     }
 
     private List<CellReadingRecord> rows(long batteryId, long roundId, int revision, List<CellReading> readings) {
