@@ -4,15 +4,17 @@ import java.util.Arrays;
 import java.util.List;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
+import org.ostendum.bench.accuracy.ChargeAccuracy;
 import org.ostendum.bench.accuracy.JudgeAccuracy;
 
 /**
- * {@code ./ostendum bench [verdict] [pages] [judge] [import] [N …]}: the first two by default. N are numbers of batteries,
- * 200 and 2000 for the pages; for {@code judge} the number simulated, 2000, and the first seed; for {@code import} the
+ * {@code ./ostendum bench [verdict] [pages] [judge] [charge] [import] [N …]}: the first two by default. N are numbers of batteries,
+ * 200 and 2000 for the pages; for {@code judge} and {@code charge} the number simulated, 2000 and 300, and the first seed; for {@code import} the
  * readings, a million.
  */
 public final class Bench {
     private static final int SIMULATED = 2000;
+    private static final int SIMULATED_CHARGES = 300;
     private static final int READINGS = 1_000_000;
     /** Seeds below it were used for tuning. */
     private static final int REPORTED_SEEDS = 4_000_000;
@@ -28,6 +30,12 @@ public final class Bench {
         if (asked.contains("judge")) {
             JudgeAccuracy.run(
                     numbers.length > 0 ? numbers[0] : SIMULATED, numbers.length > 1 ? numbers[1] : REPORTED_SEEDS);
+            return;
+        }
+        if (asked.contains("charge")) {
+            ChargeAccuracy.run(
+                    numbers.length > 0 ? numbers[0] : SIMULATED_CHARGES,
+                    numbers.length > 1 ? numbers[1] : REPORTED_SEEDS);
             return;
         }
         if (asked.contains("import")) {

@@ -19,7 +19,6 @@ import org.ostendum.core.judge.Judge;
 import org.ostendum.core.judge.PastRound;
 import org.ostendum.core.judge.Severity;
 import org.ostendum.core.judge.Verdict;
-import org.ostendum.core.judge.statistics.Robust;
 import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.EventLog;
 import org.ostendum.core.measure.Reliability;
@@ -29,6 +28,7 @@ import org.ostendum.core.quantity.SpecificGravity;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.sim.Life;
 import org.ostendum.core.sim.SimulatedBattery;
+import org.ostendum.core.statistics.Robust;
 
 /** One simulated life, judged round by round as it would have been, and by a careful technician's fixed table beside. */
 final class Trial {

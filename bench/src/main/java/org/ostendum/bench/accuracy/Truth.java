@@ -4,10 +4,10 @@ import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.judge.FindingCode;
-import org.ostendum.core.judge.statistics.Robust;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.sim.Fault;
 import org.ostendum.core.sim.Life;
+import org.ostendum.core.statistics.Robust;
 
 /**
  * What a judge who saw everything would say of a fault: the code that names it on what this site measures, the codes that

@@ -5,7 +5,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
-import org.ostendum.core.judge.statistics.Robust;
+import org.ostendum.core.statistics.Robust;
 
 /**
  * One cell against its battery over the rounds on a full battery, oldest first.

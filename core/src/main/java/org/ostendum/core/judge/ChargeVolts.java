@@ -6,11 +6,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.judge.statistics.Robust;
 import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.Volts;
+import org.ostendum.core.statistics.Robust;
 
 /** Cell voltages read on charge at the finish, over all rounds that hold them: each cell against its battery, and the battery against its own beginning. */
 public final class ChargeVolts {

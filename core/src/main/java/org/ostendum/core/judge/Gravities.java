@@ -6,12 +6,12 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import org.ostendum.core.electrolyte.TemperatureCorrection;
-import org.ostendum.core.judge.statistics.Robust;
 import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.quantity.GravityDifference;
+import org.ostendum.core.statistics.Robust;
 
 /** The corrected gravities of one round, by cell, with their median worked out once. Immutable. */
 public final class Gravities {

@@ -3,8 +3,8 @@ package org.ostendum.core.judge;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.ostendum.core.judge.statistics.Robust;
 import org.ostendum.core.quantity.GravityDifference;
+import org.ostendum.core.statistics.Robust;
 
 /**
  * How much this battery's readings usually hop about: the robust standard deviation of the changes, from round to round,

@@ -38,6 +38,8 @@ public final class CellBank {
     final double[] plates;
     /** Volts a cell shows above or below its fellows on charge, for good. */
     final double[] ownVolts;
+    /** What the joint behind a cell puts in the current's way beyond a sound one's, Ω. */
+    final double[] jointOhms;
     /** A cell connected the wrong way round counts −1. */
     final int[] polarity;
 
@@ -57,6 +59,7 @@ public final class CellBank {
         leak = new double[cells];
         plates = new double[cells];
         ownVolts = new double[cells];
+        jointOhms = new double[cells];
         polarity = new int[cells];
         double full = AcidTable.massFraction(model.marks().scale().full());
         double electrolyte = electrolyte(model.marks());

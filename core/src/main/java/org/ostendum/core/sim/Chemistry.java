@@ -24,6 +24,10 @@ final class Chemistry {
     private static final double HEAT_BY_GAS = 90;
     private static final double COOLING_HOURS = 9;
 
+    /** V for each whole capacity an hour. */
+    private static final double RESISTANCE = 1.2;
+
+    private static final double WORN_OUT = 0.2;
     /** Nothing is left to leak away. */
     private static final double EMPTY = 0.95;
 
@@ -86,11 +90,18 @@ final class Chemistry {
         double rate = amps / bank.capacity;
         double soft = Math.max(0, bank.missing[i] - bank.hard[i]);
         double gassing = Math.sqrt(1 - acceptance(soft, rate, bank.gassing));
-        double taking = 0.845 + bank.mixedGravity(i).tenths() / 10_000.0 + 1.2 * rate;
+        double taking = 0.845 + bank.mixedGravity(i).tenths() / 10_000.0 + RESISTANCE * rate;
         double full = 2.62 - 0.05 * (bank.gassing - 1) / 0.1 - 0.004 * (bank.celsius - 25);
         double short_ = 9 * bank.leak[i];
         double sulfated = 0.9 * bank.hard[i];
-        return bank.polarity[i] * (taking + (full - taking) * gassing + bank.ownVolts[i] - short_ + sulfated);
+        double cell = taking + (full - taking) * gassing + bank.ownVolts[i] - short_ + sulfated;
+        return bank.polarity[i] * cell + amps * bank.jointOhms[i];
+    }
+
+    /** Volts of one cell, its joint with it, while {@code amps} flow out. */
+    static double voltsUnderLoad(CellBank bank, int i, double amps) {
+        double lost = RESISTANCE * amps / bank.capacity / Math.max(WORN_OUT, bank.plates[i]);
+        return voltsAtRest(bank, i) - bank.polarity[i] * lost - amps * bank.jointOhms[i];
     }
 
     /** Volts of one cell that has rested. */

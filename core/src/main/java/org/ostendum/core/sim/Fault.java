@@ -43,6 +43,9 @@ public sealed interface Fault {
     /** The plates wear out, in parts a day. */
     record WearOut(int fromDay, double perDay) implements Fault {}
 
+    /** The joint behind a cell has worked loose or corroded: so many milliohms more in the current's way. */
+    record BadJoint(int cell, int fromDay, double milliohms) implements Fault {}
+
     /** Cells of one block connected the wrong way round. */
     record ReversedBlock(int firstCell, int lastCell, int fromDay) implements Fault {}
 }

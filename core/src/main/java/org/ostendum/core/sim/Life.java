@@ -5,17 +5,20 @@ import org.ostendum.core.measure.EventLog;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.quantity.SpecificGravity;
+import org.ostendum.core.voltage.VoltageRound;
 
 /**
  * A simulated stretch of a battery's life: what a site has on record of it, and what was really so.
  *
  * @param rounds in the order of time
  * @param truths one for each round
+ * @param voltages at rest and under load after each round, where the site has a voltmeter
  */
-public record Life(EventLog events, List<Round> rounds, List<Truth> truths) {
+public record Life(EventLog events, List<Round> rounds, List<Truth> truths, List<VoltageRound> voltages) {
     public Life {
         rounds = List.copyOf(rounds);
         truths = List.copyOf(truths);
+        voltages = List.copyOf(voltages);
     }
 
     /**

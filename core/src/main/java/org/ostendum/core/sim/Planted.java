@@ -48,6 +48,8 @@ final class Planted {
             for (int i = 0; i < bank.cells; i++) {
                 bank.plates[i] = Math.max(0.55, bank.plates[i] - f.perDay());
             }
+        } else if (fault instanceof Fault.BadJoint f) {
+            bank.jointOhms[f.cell() - 1] = f.milliohms() / 1000;
         } else if (fault instanceof Fault.ReversedBlock f) {
             for (int i = f.firstCell() - 1; i < f.lastCell(); i++) {
                 bank.polarity[i] = -1;

@@ -13,6 +13,7 @@ import org.ostendum.core.measure.EventLog;
 import org.ostendum.core.measure.EventType;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.measure.RoundState;
+import org.ostendum.core.voltage.VoltageRound;
 
 /**
  * A battery that is worked, charged, equalised, read and watered day by day on its site, with faults planted. The same
@@ -20,6 +21,9 @@ import org.ostendum.core.measure.RoundState;
  */
 public final class SimulatedBattery {
     private static final double WORK_HOURS = 6;
+    /** A test load empties the battery in so many hours. */
+    private static final double LOAD_HOURS = 5;
+
     /** A year brings so much more gas for each Ah (antimony). */
     private static final double GASSING_A_YEAR = 0.04;
     /** A year takes so much of the plates by ordinary use. */
@@ -37,6 +41,8 @@ public final class SimulatedBattery {
     private final List<BatteryEvent> events = new ArrayList<>();
     private final List<Round> rounds = new ArrayList<>();
     private final List<Life.Truth> truths = new ArrayList<>();
+    private final List<VoltageRound> voltages = new ArrayList<>();
+    private final Voltmeter voltmeter;
     private final double seasonStart;
     private int sinceRound;
     private int sinceWater;
@@ -54,6 +60,8 @@ public final class SimulatedBattery {
         this.chemistry = new Chemistry(model.cells());
         this.stepper = new Stepper(chemistry, stepHours, (b, hours, amps) -> hottest = Math.max(hottest, b.celsius));
         this.reader = new Reader(site, random);
+        // Of its own chance, so that a meter more or less does not change the rest of a life.
+        this.voltmeter = new Voltmeter(model.layout(), new Random(~seed));
         this.start = start;
         this.seasonStart = random.nextDouble();
         this.sinceRound = random.nextInt(site.roundEvery());
@@ -73,7 +81,7 @@ public final class SimulatedBattery {
         for (int day = 0; day < days; day++) {
             battery.day(day);
         }
-        return new Life(new EventLog(battery.events), battery.rounds, battery.truths);
+        return new Life(new EventLog(battery.events), battery.rounds, battery.truths, battery.voltages);
     }
 
     private void day(int day) {
@@ -179,6 +187,10 @@ public final class SimulatedBattery {
                 read.mistaken(),
                 read.again(),
                 unmixed));
+        if (site.readsVolts()) {
+            voltages.add(voltmeter.atRest(bank, at(day, hour)));
+            voltages.add(voltmeter.underLoad(bank, at(day, hour + 0.1), bank.capacity / LOAD_HOURS));
+        }
         sinceRound = 0;
     }
 

@@ -16,12 +16,12 @@ import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.judge.Severity;
-import org.ostendum.core.judge.statistics.Robust;
 import org.ostendum.core.measure.Happenings;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.quantity.StateOfCharge;
 import org.ostendum.core.quantity.Volts;
 import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.statistics.Robust;
 import org.ostendum.core.voltage.VoltageRound.Load;
 
 /**

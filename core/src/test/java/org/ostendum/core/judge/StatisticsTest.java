@@ -6,8 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.Random;
 import org.junit.jupiter.api.Test;
-import org.ostendum.core.judge.statistics.Robust;
-import org.ostendum.core.judge.statistics.SenLine;
+import org.ostendum.core.statistics.Robust;
+import org.ostendum.core.statistics.SenLine;
 
 class StatisticsTest {
     @Test

@@ -15,11 +15,16 @@ import org.ostendum.core.battery.CellKind;
 import org.ostendum.core.battery.Duty;
 import org.ostendum.core.battery.GravityMarks;
 import org.ostendum.core.battery.TrayPattern;
-import org.ostendum.core.judge.statistics.Robust;
+import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.EventType;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.quantity.CorrectedGravity;
+import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.statistics.Robust;
+import org.ostendum.core.voltage.VoltageCase;
+import org.ostendum.core.voltage.VoltageJudge;
+import org.ostendum.core.voltage.VoltageRound;
 
 class SimulatedBatteryTest {
     private static final Instant START = Instant.parse("2024-01-01T06:00:00Z");
@@ -205,5 +210,33 @@ class SimulatedBatteryTest {
                         .volts()
                         .volts())
                 .isNegative();
+    }
+
+    private static List<String> heldByVoltage(Life life, VoltageRound.Load load) {
+        VoltageRound round = life.voltages().stream()
+                .filter(v -> v.load() == load)
+                .reduce((a, b) -> b)
+                .orElseThrow();
+        VoltageCase asked =
+                new VoltageCase(TRAY, Rules.standard(), round, life.events().happenings(round.takenAt()), null);
+        return VoltageJudge.judge(asked).stream()
+                .map(f -> f.code().code() + " " + f.evidence().get(0).value())
+                .toList();
+    }
+
+    @Test
+    void whatAVoltmeterFindsIsFoundInASimulatedBatteryToo() {
+        assertThat(heldByVoltage(live(60), VoltageRound.Load.REST)).isEmpty();
+        assertThat(heldByVoltage(live(60), VoltageRound.Load.LOAD)).isEmpty();
+        assertThat(heldByVoltage(live(60, new Fault.ReversedBlock(4, 4, 0)), VoltageRound.Load.REST))
+                .containsExactly(FindingCode.BLOCK_REVERSED.code() + " 4");
+    }
+
+    /** 2 mΩ at 120 A are 0.24 V: seen while current flows, and at rest not at all. */
+    @Test
+    void aBadJointShowsUnderLoadAlone() {
+        Life life = live(60, new Fault.BadJoint(7, 10, 2));
+        assertThat(heldByVoltage(life, VoltageRound.Load.REST)).isEmpty();
+        assertThat(heldByVoltage(life, VoltageRound.Load.LOAD)).containsExactly(FindingCode.BLOCK_LOW.code() + " 7");
     }
 }

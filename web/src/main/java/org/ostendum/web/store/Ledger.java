@@ -30,6 +30,7 @@ import org.jooq.Record;
 import org.jooq.SortField;
 import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.charge.PastCharges;
 import org.ostendum.core.life.Cycles;
 import org.ostendum.core.measure.BatteryEvent;
 import org.ostendum.core.measure.EventLog;
@@ -214,6 +215,30 @@ public class Ledger {
                 last.get("EQUALISE_END"),
                 last.get("DISCHARGE"),
                 water == null ? 0 : chargesBetween(batteryId, water, at));
+    }
+
+    private static final Map<EntryKind, PastCharges.What> OF_CHARGES = Map.of(
+            EntryKind.DISCHARGE, PastCharges.What.WORKED,
+            EntryKind.CHARGE_START, PastCharges.What.BEGUN,
+            EntryKind.CHARGE_END, PastCharges.What.FINISHED);
+
+    /** @return the charges of a battery since a moment, without what was corrected away */
+    public PastCharges charges(long batteryId, Instant since) {
+        var correction = LEDGER_ENTRY.as("correction");
+        return PastCharges.of(sql.select(LEDGER_ENTRY.HAPPENED_AT, LEDGER_ENTRY.KIND, LEDGER_ENTRY.QUANTITY)
+                .from(LEDGER_ENTRY)
+                .where(LEDGER_ENTRY
+                        .BATTERY_ID
+                        .eq(batteryId)
+                        .and(LEDGER_ENTRY.KIND.in(OF_CHARGES.keySet().stream()
+                                .map(EntryKind::name)
+                                .toList()))
+                        .and(LEDGER_ENTRY.HAPPENED_AT.ge(since)))
+                .andNotExists(selectOne().from(correction).where(correction.CORRECTS_ID.eq(LEDGER_ENTRY.ID)))
+                .fetch(r -> new PastCharges.Line(
+                        r.value1(),
+                        Objects.requireNonNull(OF_CHARGES.get(EntryKind.valueOf(r.value2()))),
+                        r.value3() == null ? 0 : r.value3().doubleValue())));
     }
 
     /** @return the kind of line that tells of an event */

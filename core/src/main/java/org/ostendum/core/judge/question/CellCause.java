@@ -6,8 +6,8 @@ import org.ostendum.core.judge.Case;
 import org.ostendum.core.judge.CellCourse;
 import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.judge.NextStep;
-import org.ostendum.core.judge.statistics.Robust;
 import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.statistics.Robust;
 
 /**
  * Why a cell is low. On charge at the finish a short stays below its fellows, a sulfated cell rises above them; lost acid

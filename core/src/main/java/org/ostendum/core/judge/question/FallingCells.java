@@ -17,9 +17,9 @@ import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.judge.Outcome;
 import org.ostendum.core.judge.Question;
 import org.ostendum.core.judge.Severity;
-import org.ostendum.core.judge.statistics.SenLine;
 import org.ostendum.core.quantity.GravityDifference;
 import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.statistics.SenLine;
 
 /**
  * Has a cell fallen against its neighbours since its own beginning, though it is still inside the limit? Called when the

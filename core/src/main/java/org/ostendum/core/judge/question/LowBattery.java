@@ -9,12 +9,12 @@ import java.util.OptionalDouble;
 import org.ostendum.core.judge.Case;
 import org.ostendum.core.judge.DatedGravities;
 import org.ostendum.core.judge.Evidence;
-import org.ostendum.core.judge.statistics.Robust;
 import org.ostendum.core.measure.BatteryEvent;
 import org.ostendum.core.measure.EventType;
 import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.quantity.GravityDifference;
 import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.statistics.Robust;
 
 /**
  * Why all cells stand low after what should have been a full charge. Too little put back: undercharged. Enough put back,

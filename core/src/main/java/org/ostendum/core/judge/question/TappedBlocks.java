@@ -18,9 +18,9 @@ import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.judge.Outcome;
 import org.ostendum.core.judge.Question;
 import org.ostendum.core.judge.Severity;
-import org.ostendum.core.judge.statistics.Robust;
 import org.ostendum.core.quantity.GravityDifference;
 import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.statistics.Robust;
 
 /**
  * Do all cells of one or more whole blocks at an end of the pack stand below the others together? Then something is tapped

@@ -1,4 +1,4 @@
-package org.ostendum.core.judge.statistics;
+package org.ostendum.core.statistics;
 
 import java.util.Arrays;
 

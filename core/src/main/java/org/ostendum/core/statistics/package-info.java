@@ -1,4 +1,4 @@
 @NullMarked
-package org.ostendum.core.judge.statistics;
+package org.ostendum.core.statistics;
 
 import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,231 @@
+package org.ostendum.core.charge;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.battery.Duty;
+import org.ostendum.core.quantity.Celsius;
+import org.ostendum.core.quantity.CorrectedGravity;
+import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.statistics.Robust;
+
+/**
+ * Is the battery full, and on which evidence? Practice {@code charge.end}. Three equal gravities tell it by themselves;
+ * of a steady voltage, the ampere-hours returned and the charger's lamp two are needed. A lamp alone is no evidence.
+ */
+public final class EndOfCharge {
+    /** mV a cell by which the voltage of two stretches may differ and still be called steady. */
+    private static final double STEADY_MILLIVOLTS = 6;
+    /** Part by which the current may have changed meanwhile. */
+    private static final double STEADY_CURRENT = 0.12;
+    /** At the finish no more flows than so many times the usual finishing current. */
+    private static final double FINISH_TIMES = 1.75;
+
+    private static final Duration STRETCH = Duration.ofMinutes(20);
+    private static final int LEAST_IN_STRETCH = 3;
+    private static final Duration HOUR = Duration.ofHours(1);
+    private static final Duration NEARLY_AN_HOUR = Duration.ofMinutes(50);
+    /** Tenths of a point within which hydrometer readings are equal. */
+    private static final int EQUAL_TENTHS = 20;
+
+    private static final int READINGS = 3;
+    private static final double PER_KELVIN = -4;
+
+    private EndOfCharge() {}
+
+    /** What speaks for full. */
+    public enum Sign {
+        EQUAL_GRAVITIES,
+        STEADY_VOLTAGE,
+        RETURNED,
+        LAMP
+    }
+
+    public enum Decision {
+        NOT_YET,
+        FULL,
+        STOP
+    }
+
+    /** One hydrometer reading of the pilot cell during the charge. */
+    public record Pilot(Instant at, CorrectedGravity gravity) {}
+
+    /**
+     * What is known of a charge so far.
+     *
+     * @param samples oldest first; impossible ones are passed over
+     * @param pilots oldest first
+     * @param taken Ah out since the last full charge; null where nobody knows
+     * @param lamp whether the charger says that it is done
+     */
+    public record Known(
+            BatteryModel model,
+            Rules rules,
+            List<ChargeSample> samples,
+            List<Pilot> pilots,
+            @Nullable Double taken,
+            boolean lamp) {
+        public Known {
+            samples = samples.stream()
+                    .filter(s -> s.isPossible(model.cells(), model.capacity().ampHours()))
+                    .toList();
+            pilots = List.copyOf(pilots);
+        }
+    }
+
+    /**
+     * @param signs what speaks for full by now
+     * @param nextPilot when the pilot cell is to be read again; null while that would tell nothing
+     */
+    public record Verdict(Decision decision, Set<Sign> signs, @Nullable Instant nextPilot) {}
+
+    /** @return whether it is full, must go on, or must be stopped */
+    public static Verdict judge(Known known) {
+        Set<Sign> signs = EnumSet.noneOf(Sign.class);
+        if (gravitiesAreEqual(known)) {
+            signs.add(Sign.EQUAL_GRAVITIES);
+        }
+        if (voltageIsSteady(known)) {
+            signs.add(Sign.STEADY_VOLTAGE);
+        }
+        if (isReturned(known)) {
+            signs.add(Sign.RETURNED);
+        }
+        if (known.lamp()) {
+            signs.add(Sign.LAMP);
+        }
+        if (isTooHot(known)) {
+            return new Verdict(Decision.STOP, signs, null);
+        }
+        boolean full = signs.contains(Sign.EQUAL_GRAVITIES) || signs.size() >= 2;
+        return new Verdict(full ? Decision.FULL : Decision.NOT_YET, signs, full ? null : nextPilot(known));
+    }
+
+    private static boolean isTooHot(Known known) {
+        Celsius limit = known.rules()
+                .celsius(known.model().duty() == Duty.AIRCRAFT ? RuleKey.CHARGE_STOP_AIRCRAFT : RuleKey.CHARGE_STOP);
+        Celsius now = lastTemperature(known.samples());
+        return now != null && now.compareTo(limit) >= 0;
+    }
+
+    private static @Nullable Celsius lastTemperature(List<ChargeSample> samples) {
+        for (int i = samples.size() - 1; i >= 0; i--) {
+            if (samples.get(i).celsius() != null) {
+                return samples.get(i).celsius();
+            }
+        }
+        return null;
+    }
+
+    /** The last three, each an hour or so after the one before, agree and are not those of an empty cell. */
+    private static boolean gravitiesAreEqual(Known known) {
+        List<Pilot> pilots = known.pilots();
+        if (pilots.size() < READINGS) {
+            return false;
+        }
+        List<Pilot> last = pilots.subList(pilots.size() - READINGS, pilots.size());
+        for (int i = 1; i < READINGS; i++) {
+            if (Duration.between(last.get(i - 1).at(), last.get(i).at()).compareTo(NEARLY_AN_HOUR) < 0) {
+                return false;
+            }
+        }
+        int highest = last.stream().mapToInt(p -> p.gravity().tenths()).max().orElse(0);
+        int lowest = last.stream().mapToInt(p -> p.gravity().tenths()).min().orElse(0);
+        return highest - lowest <= EQUAL_TENTHS
+                && last.get(READINGS - 1)
+                                .gravity()
+                                .compareTo(known.model().marks().rechargeBelow())
+                        >= 0;
+    }
+
+    /** At the finish the voltage has not risen for two hours while the current stayed. */
+    private static boolean voltageIsSteady(Known known) {
+        List<ChargeSample> samples = known.samples();
+        if (samples.isEmpty()) {
+            return false;
+        }
+        Instant now = samples.get(samples.size() - 1).at();
+        Duration back = known.rules().duration(RuleKey.CHARGE_STEADY_HOURS);
+        List<ChargeSample> before = between(samples, now.minus(back).minus(STRETCH), now.minus(back));
+        List<ChargeSample> lately = between(samples, now.minus(STRETCH), now);
+        if (before.size() < LEAST_IN_STRETCH || lately.size() < LEAST_IN_STRETCH) {
+            return false;
+        }
+        double current = amperes(lately);
+        double finish = ChargeSums.finish(known.model().capacity()).amperes();
+        return Math.abs(millivolts(known, lately) - millivolts(known, before)) <= STEADY_MILLIVOLTS
+                && Math.abs(amperes(before) - current) <= STEADY_CURRENT * current
+                && current > 0
+                && current <= FINISH_TIMES * finish;
+    }
+
+    private static List<ChargeSample> between(List<ChargeSample> samples, Instant from, Instant to) {
+        return samples.stream()
+                .filter(s -> !s.at().isBefore(from) && !s.at().isAfter(to))
+                .toList();
+    }
+
+    private static double amperes(List<ChargeSample> samples) {
+        return Robust.median(
+                samples.stream().mapToDouble(s -> s.amperes().amperes()).toArray());
+    }
+
+    /** mV a cell, brought to 25 °C where the temperature is known. */
+    private static double millivolts(Known known, List<ChargeSample> samples) {
+        return Robust.median(samples.stream()
+                .mapToDouble(s -> s.volts().volts() * 1000 / known.model().cells()
+                        - (s.celsius() == null ? 0 : PER_KELVIN * (s.celsius().degrees() - 25)))
+                .toArray());
+    }
+
+    private static boolean isReturned(Known known) {
+        Double taken = known.taken();
+        return taken != null
+                && taken > 0
+                && returned(known.samples()) >= taken * known.rules().percent(RuleKey.RETURN_LEAST) / 100.0;
+    }
+
+    /**
+     * Ah put in. Where samples are far apart, nothing is taken to have flowed between them.
+     *
+     * @param samples oldest first
+     */
+    public static double returned(List<ChargeSample> samples) {
+        double ampereSeconds = 0;
+        for (int i = 1; i < samples.size(); i++) {
+            ChargeSample before = samples.get(i - 1);
+            ChargeSample after = samples.get(i);
+            Duration apart = Duration.between(before.at(), after.at());
+            if (!apart.isNegative() && apart.compareTo(STRETCH) <= 0) {
+                ampereSeconds += apart.toMillis()
+                        / 1000.0
+                        * (before.amperes().amperes() + after.amperes().amperes())
+                        / 2;
+            }
+        }
+        return ampereSeconds / 3600;
+    }
+
+    /** Once it finishes, an hour after the last reading; before that a reading tells nothing. */
+    private static @Nullable Instant nextPilot(Known known) {
+        List<ChargeSample> samples = known.samples();
+        double finish =
+                FINISH_TIMES * ChargeSums.finish(known.model().capacity()).amperes();
+        List<Instant> finishing = new ArrayList<>();
+        for (int i = samples.size() - 1; i >= 0 && samples.get(i).amperes().amperes() <= finish; i--) {
+            finishing.add(samples.get(i).at());
+        }
+        if (finishing.isEmpty() || !known.model().kind().hasCaps()) {
+            return null;
+        }
+        return known.pilots().isEmpty()
+                ? finishing.get(finishing.size() - 1)
+                : known.pilots().get(known.pilots().size() - 1).at().plus(HOUR);
+    }
+}

@@ -1,0 +1,132 @@
+package org.ostendum.core.charger;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.charge.ChargeSums;
+import org.ostendum.core.judge.Message;
+import org.ostendum.core.judge.Severity;
+import org.ostendum.core.quantity.Volts;
+import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.rulebook.Rules;
+
+/**
+ * Does this charger go with this battery, here and now? Practice {@code charge.match}; the worst comes first.
+ */
+public final class ChargerMatch {
+    /** Of what it draws, so much reaches the battery (rule of thumb). */
+    private static final double CHARGER_EFFICIENCY = 0.88;
+
+    private final ChargerSheet charger;
+    private final BatteryModel battery;
+    private final Surroundings now;
+    private final Rules rules;
+    private final List<Misfit> misfits = new ArrayList<>();
+
+    private ChargerMatch(ChargerSheet charger, BatteryModel battery, Surroundings now, Rules rules) {
+        this.charger = charger;
+        this.battery = battery;
+        this.now = now;
+        this.rules = rules;
+    }
+
+    /**
+     * What else has a say.
+     *
+     * @param connector of the battery in the words of the house; empty where nobody has said
+     * @param rest volts of the whole battery at rest; null where nobody has read them
+     * @param hydrogen most of it in the room over the hours to come with this charge, part of the air, 0 to 1
+     * @param kilowattsLeft that the site may still draw; null where nothing limits it
+     */
+    public record Surroundings(
+            String connector, @Nullable Volts rest, double hydrogen, @Nullable Double kilowattsLeft) {
+        public static final Surroundings UNKNOWN = new Surroundings("", null, 0, null);
+    }
+
+    /** @return what does not fit, worst first; none for a good match */
+    public static List<Misfit> of(ChargerSheet charger, BatteryModel battery, Surroundings now, Rules rules) {
+        return new ChargerMatch(charger, battery, now, rules).find();
+    }
+
+    public static boolean isRefused(List<Misfit> misfits) {
+        return misfits.stream().anyMatch(m -> m.severity() == Severity.STOP);
+    }
+
+    private List<Misfit> find() {
+        plate();
+        current();
+        lockout();
+        surroundings();
+        misfits.sort((a, b) -> b.severity().compareTo(a.severity()));
+        return misfits;
+    }
+
+    private void add(Misfit.Kind kind, Severity severity, Object... arguments) {
+        misfits.add(new Misfit(kind, severity, Message.of("match." + kind, arguments)));
+    }
+
+    private void plate() {
+        if (!charger.cells().contains(battery.cells())) {
+            add(Misfit.Kind.VOLTAGE, Severity.STOP, charger.voltages(), battery.nominalVolts());
+        }
+        if (!charger.kinds().contains(battery.kind())) {
+            add(Misfit.Kind.CHEMISTRY, Severity.STOP, battery.kind());
+        }
+        String plug = charger.connector().strip().toLowerCase(Locale.ROOT);
+        String socket = now.connector().strip().toLowerCase(Locale.ROOT);
+        if (!plug.isEmpty() && !socket.isEmpty() && !plug.equals(socket)) {
+            add(Misfit.Kind.CONNECTOR, Severity.STOP, charger.connector(), now.connector());
+        }
+        double size = battery.capacity().ampHours();
+        if (size < charger.least().ampHours() || size > charger.most().ampHours()) {
+            add(
+                    Misfit.Kind.CAPACITY,
+                    Severity.ACT,
+                    (int) Math.round(charger.least().ampHours()),
+                    (int) Math.round(charger.most().ampHours()),
+                    (int) Math.round(size));
+        }
+    }
+
+    private void current() {
+        double per100 = 100 * charger.amperes().amperes() / battery.capacity().ampHours();
+        int most = rules.percent(RuleKey.CHARGE_RATE_MOST);
+        int least = rules.percent(RuleKey.CHARGE_RATE_LEAST);
+        if (per100 > most) {
+            add(Misfit.Kind.TOO_MANY_AMPERES, Severity.ACT, tenths(per100), most);
+        } else if (per100 < least && charger.kind() != ChargerKind.AVIATION) {
+            add(Misfit.Kind.TOO_FEW_AMPERES, Severity.WATCH, tenths(per100), least);
+        }
+    }
+
+    private void lockout() {
+        Volts rest = now.rest();
+        if (rest != null && rest.volts() < charger.sensesFrom().volts() * battery.cells()) {
+            double wanted = charger.sensesFrom().volts() * battery.cells();
+            add(Misfit.Kind.LOCKOUT, Severity.ACT, tenths(rest.volts()), tenths(wanted));
+        }
+    }
+
+    private void surroundings() {
+        double percent = 100 * now.hydrogen();
+        if (percent >= rules.value(RuleKey.HYDROGEN_ALARM).doubleValue()) {
+            add(Misfit.Kind.AIR, Severity.STOP, tenths(percent), rules.value(RuleKey.HYDROGEN_ALARM));
+        }
+        Double left = now.kilowattsLeft();
+        double wanted = ChargeSums.absorption(
+                                battery.cells(), rules.temperatureCorrection().reference())
+                        .volts()
+                * charger.amperes().amperes()
+                / 1000
+                / CHARGER_EFFICIENCY;
+        if (left != null && wanted > left) {
+            add(Misfit.Kind.POWER, Severity.ACT, tenths(wanted), tenths(left));
+        }
+    }
+
+    private static double tenths(double value) {
+        return Math.round(value * 10) / 10.0;
+    }
+}

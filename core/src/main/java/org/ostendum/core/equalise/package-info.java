@@ -1,0 +1,5 @@
+/** When a battery is to be equalised, and when that is done. */
+@NullMarked
+package org.ostendum.core.equalise;
+
+import org.jspecify.annotations.NullMarked;

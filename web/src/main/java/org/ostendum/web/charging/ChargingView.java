@@ -1,0 +1,81 @@
+package org.ostendum.web.charging;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.charge.TimeToFull;
+import org.ostendum.core.charger.Misfit;
+import org.ostendum.core.equalise.EqualiseProposal;
+import org.ostendum.web.draw.GasDrawing;
+import org.ostendum.web.store.Battery;
+import org.ostendum.web.store.RoomPlan;
+
+/**
+ * What the charging screen shows.
+ *
+ * @param ready waiting longest first, by kind of battery
+ * @param gas null where nothing charges in a room
+ * @param alarmAt when the room's hydrogen is expected to reach the alarm; null for never
+ */
+record ChargingView(
+        List<Running> running,
+        List<CoolingLine> cooling,
+        Map<String, List<ReadyLine>> ready,
+        List<EqualiseLine> equalise,
+        @Nullable GasDrawing gas,
+        @Nullable Instant alarmAt,
+        int airCubicMetres) {
+
+    /**
+     * A battery on charge.
+     *
+     * @param charger over its slot, null for none on the plan
+     * @param whole from its start
+     * @param left of it now
+     * @param learnedFrom finished charges of this battery
+     * @param misfits between it and its charger
+     */
+    record Running(
+            Battery battery,
+            RoomPlan.@Nullable Charger charger,
+            Instant since,
+            TimeToFull.Estimate whole,
+            TimeToFull.Estimate left,
+            int learnedFrom,
+            List<Misfit> misfits) {
+        /** Whether it should have ended by now, as surely as its past says. */
+        public boolean isOverdue() {
+            return left.late().isZero();
+        }
+
+        public Instant likelyEnd() {
+            return since.plus(whole.likely());
+        }
+
+        public Instant earlyEnd() {
+            return since.plus(whole.early());
+        }
+
+        public Instant lateEnd() {
+            return since.plus(whole.late());
+        }
+
+        /** Per cent of its time gone, never all of it while it runs. */
+        public int part() {
+            long all = Math.max(1, whole.likely().toSeconds());
+            long gone = all - left.likely().toSeconds();
+            return (int) Math.min(99, 100 * gone / all);
+        }
+    }
+
+    /** A battery that has charged and is not cool yet. */
+    record CoolingLine(Battery battery, Instant end, Instant readyAt, Duration left) {}
+
+    /** One that may work. */
+    record ReadyLine(Battery battery, Instant since) {}
+
+    /** One to be equalised after its next charge. */
+    record EqualiseLine(Battery battery, EqualiseProposal proposal) {}
+}

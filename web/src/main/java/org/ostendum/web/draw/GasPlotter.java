@@ -1,0 +1,114 @@
+package org.ostendum.web.draw;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.gas.GasBudget;
+
+/** Plots a gas budget: one layer for each battery, against the alarm and the stop. */
+public final class GasPlotter {
+    private static final double LEFT = 10;
+    private static final double RIGHT = 70;
+    private static final double TOP = 10;
+    private static final double BOTTOM = 30;
+    /** Layers thinner than a name are not named. */
+    private static final double NAMED_FROM = 15;
+    /** The alarm is always in the picture, a quarter under its top at least. */
+    private static final double LEAST_TOP = 1.35;
+
+    private static final int HOURS_APART = 2;
+
+    private final List<GasBudget.Moment> moments;
+    private final Box plot;
+    private final double most;
+
+    private GasPlotter(List<GasBudget.Moment> moments, double alarm, double width, double height) {
+        this.moments = moments;
+        this.plot = new Box(LEFT, TOP, width - LEFT - RIGHT, height - TOP - BOTTOM);
+        double peak =
+                moments.stream().mapToDouble(GasBudget.Moment::fraction).max().orElse(0);
+        this.most = Math.max(LEAST_TOP * alarm, 1.1 * peak);
+    }
+
+    /**
+     * @param batteries names of the layers, one for each share of a moment
+     * @param alarm part of the air, 0 to 1
+     * @param stop likewise
+     */
+    public static GasDrawing plot(
+            List<GasBudget.Moment> moments,
+            List<String> batteries,
+            double alarm,
+            double stop,
+            ZoneId zone,
+            double width,
+            double height) {
+        GasPlotter plotter = new GasPlotter(moments, alarm, width, height);
+        List<GasDrawing.Level> levels = new ArrayList<>();
+        levels.add(plotter.level(alarm));
+        if (stop <= plotter.most) {
+            levels.add(plotter.level(stop));
+        }
+        return new GasDrawing(width, height, plotter.plot, plotter.layers(batteries), levels, plotter.hours(zone));
+    }
+
+    private GasDrawing.Level level(double part) {
+        return new GasDrawing.Level(y(part), String.format(Locale.ROOT, "%.1f %%", 100 * part));
+    }
+
+    private List<GasDrawing.Layer> layers(List<String> batteries) {
+        List<GasDrawing.Layer> layers = new ArrayList<>();
+        double[] under = new double[moments.size()];
+        for (int i = 0; i < batteries.size(); i++) {
+            double[] over = under.clone();
+            for (int m = 0; m < moments.size(); m++) {
+                over[m] += moments.get(m).byBattery().get(i);
+            }
+            layers.add(layer(batteries.get(i), i, under, over));
+            under = over;
+        }
+        return layers;
+    }
+
+    private GasDrawing.Layer layer(String battery, int index, double[] under, double[] over) {
+        List<Point> there = new ArrayList<>();
+        List<Point> back = new ArrayList<>();
+        for (int m = 0; m < moments.size(); m++) {
+            there.add(new Point(x(m), y(over[m])));
+            back.add(new Point(x(m), y(under[m])));
+        }
+        Collections.reverse(back);
+        there.addAll(back);
+        int last = moments.size() - 1;
+        double thick = y(under[last]) - y(over[last]);
+        @Nullable Double label = thick < NAMED_FROM ? null : (Double) (y(over[last]) + thick / 2 + 5);
+        return new GasDrawing.Layer(battery, index % 4, Strokes.polyline(there), label);
+    }
+
+    private double x(int moment) {
+        return plot.x() + plot.width() * moment / Math.max(1, moments.size() - 1);
+    }
+
+    private double y(double part) {
+        return plot.bottom() - plot.height() * Math.min(1, part / most);
+    }
+
+    private List<GasDrawing.Hour> hours(ZoneId zone) {
+        Instant first = moments.get(0).at();
+        Duration step = Duration.between(first, moments.get(1).at());
+        int each = (int) (Duration.ofHours(HOURS_APART).toSeconds() / step.toSeconds());
+        List<GasDrawing.Hour> hours = new ArrayList<>();
+        for (int m = 0; m < moments.size(); m += each) {
+            String clock = DateTimeFormatter.ofPattern("HH:mm")
+                    .format(moments.get(m).at().atZone(zone));
+            hours.add(new GasDrawing.Hour(x(m), clock));
+        }
+        return hours;
+    }
+}

@@ -1,0 +1,122 @@
+package org.ostendum.web.watering;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.ostendum.web.judgement.Logbook;
+import org.ostendum.web.page.Faults;
+import org.ostendum.web.page.TypedForm;
+import org.ostendum.web.store.Battery;
+import org.ostendum.web.store.EntryKind;
+import org.ostendum.web.store.NewEntry;
+import org.ostendum.web.store.Person;
+import org.ostendum.web.words.Measures;
+import org.ostendum.web.words.Words;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** The watering walk: one list, one row of figures typed down it, one press. */
+@Controller
+class WateringController {
+    /** More than any battery of the site can hold between its marks, ml. */
+    private static final double MOST = 60_000;
+    /** So many times the expected is told before it is kept. */
+    private static final double ODD = 2;
+
+    private static final int ODD_LEAST = 300;
+    private static final String FIELD = "ml-";
+
+    private final WateringDesk desk;
+    private final Logbook logbook;
+
+    WateringController(WateringDesk desk, Logbook logbook) {
+        this.desk = desk;
+        this.logbook = logbook;
+    }
+
+    @GetMapping("/watering")
+    String walk(Words words, Model page) {
+        return show(TypedForm.of(words), words, page);
+    }
+
+    private String show(TypedForm form, Words words, Model page) {
+        List<WateringDesk.Stop> walk = desk.walk();
+        page.addAttribute("place", "charging");
+        page.addAttribute("walk", walk);
+        page.addAttribute("form", form);
+        page.addAttribute("faults", form.faults());
+        page.addAttribute("unit", Measures.of(words.person()).unit("ml"));
+        page.addAttribute("measures", Measures.of(words.person()));
+        page.addAttribute(
+                "due", walk.stream().filter(s -> s.isDue() && s.full()).count());
+        page.addAttribute(
+                "blocked", walk.stream().filter(s -> s.isDue() && !s.full()).count());
+        return "watering/watering";
+    }
+
+    /** Writes what was poured; nothing of it while one figure is wrong or odd and not said to be meant. */
+    @PostMapping("/watering")
+    @Transactional
+    public Object pour(
+            @RequestParam Map<String, String> typed, Person person, Words words, Model page, RedirectAttributes flash) {
+        TypedForm form = new TypedForm(typed, words);
+        Measures measures = Measures.of(words.person());
+        boolean meant = !form.get("meant").isEmpty();
+        Map<Battery, Integer> poured = new LinkedHashMap<>();
+        for (WateringDesk.Stop stop : desk.walk()) {
+            String field = FIELD + stop.battery().code();
+            if (!form.get(field).isEmpty()) {
+                double shown = form.number(field, 0, Math.round(measures.shown("ml", MOST)));
+                int millilitres = (int) Math.round(measures.metric("ml", shown));
+                check(stop, field, millilitres, meant, form, measures);
+                poured.put(stop.battery(), millilitres);
+            }
+        }
+        if (form.isSound() && poured.isEmpty()) {
+            form.fault("none", "watering.fault.none");
+        }
+        if (!form.isSound()) {
+            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(form, words, page), page);
+        }
+        write(poured, person, words);
+        int all = poured.values().stream().mapToInt(Integer::intValue).sum();
+        flash.addFlashAttribute("told", words.text("watering.kept", poured.size(), words.volume(all)));
+        return "redirect:/watering";
+    }
+
+    /** Water on a battery that is not full overflows at its next charge; an amount unlike its own record is read again. */
+    private static void check(
+            WateringDesk.Stop stop, String field, int millilitres, boolean meant, TypedForm form, Measures measures) {
+        if (meant) {
+            return;
+        }
+        if (!stop.full()) {
+            form.fault(field, "watering.fault.not-full", stop.battery().code());
+        }
+        Integer expected = stop.expected();
+        if (expected != null && millilitres > ODD * expected && millilitres > ODD_LEAST) {
+            form.fault(field, "watering.fault.odd", measures.say("ml", millilitres), measures.say("ml", expected));
+        }
+    }
+
+    private void write(Map<Battery, Integer> poured, Person person, Words words) {
+        List<Battery> inOrder = new ArrayList<>(poured.keySet());
+        for (Battery battery : inOrder) {
+            Integer millilitres = poured.get(battery);
+            if (millilitres != null) {
+                logbook.write(
+                        battery,
+                        List.of(NewEntry.of(
+                                EntryKind.WATER, words.now(), person.id(), BigDecimal.valueOf(millilitres), "")));
+            }
+        }
+    }
+}
