@@ -23,6 +23,7 @@ import org.ostendum.core.charger.Misfit;
 import org.ostendum.core.equalise.EqualiseProposal;
 import org.ostendum.core.gas.GasBudget;
 import org.ostendum.core.gas.Gassing;
+import org.ostendum.core.judge.Severity;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CubicMetres;
@@ -102,7 +103,16 @@ class ChargingDesk {
                 equalise(lines, now),
                 moments.isEmpty() ? null : drawing(moments, running, alarm),
                 GasBudget.reaches(moments, alarm).orElse(null),
-                (int) Math.round(air));
+                100
+                        * moments.stream()
+                                .mapToDouble(GasBudget.Moment::fraction)
+                                .max()
+                                .orElse(0),
+                (int) Math.round(air),
+                (int) lines.stream()
+                        .filter(ChargingDesk::isReady)
+                        .filter(l -> !isFit(l))
+                        .count());
     }
 
     private double percent(RuleKey rule) {
@@ -202,14 +212,22 @@ class ChargingDesk {
         return cooling;
     }
 
+    private static boolean isReady(Line line) {
+        return line.charge().phase() == ChargeState.Phase.READY
+                && line.battery().slotId() != null;
+    }
+
+    /** Whether nothing has to be done before it works. */
+    private static boolean isFit(Line line) {
+        return line.state().verdict().severity().compareTo(Severity.ACT) < 0;
+    }
+
     /** First in, first out: what has waited longest goes first, for each voltage and duty. */
     private static Map<String, List<ReadyLine>> ready(List<Line> lines) {
         Map<String, List<ReadyLine>> byKind = new TreeMap<>();
         for (Line line : lines) {
             Instant since = line.charge().since();
-            if (line.charge().phase() == ChargeState.Phase.READY
-                    && since != null
-                    && line.battery().slotId() != null) {
+            if (isReady(line) && isFit(line) && since != null) {
                 BatteryModel model = line.battery().type().model();
                 byKind.computeIfAbsent(
                                 model.nominalVolts() + " V "
@@ -222,7 +240,7 @@ class ChargingDesk {
         return byKind;
     }
 
-    private static List<EqualiseLine> equalise(List<Line> lines, Instant now) {
+    private List<EqualiseLine> equalise(List<Line> lines, Instant now) {
         return lines.stream()
                 .flatMap(line -> EqualiseProposal.of(
                         line.battery().type().model().kind(),

@@ -17,6 +17,8 @@ import org.ostendum.web.store.RoomPlan;
  *
  * @param ready waiting longest first, by kind of battery
  * @param gas null where nothing charges in a room
+ * @param mostHydrogen per cent of the air
+ * @param heldBack full and cool, but not fit for work before something is done
  * @param alarmAt when the room's hydrogen is expected to reach the alarm; null for never
  */
 record ChargingView(
@@ -26,7 +28,9 @@ record ChargingView(
         List<EqualiseLine> equalise,
         @Nullable GasDrawing gas,
         @Nullable Instant alarmAt,
-        int airCubicMetres) {
+        double mostHydrogen,
+        int airCubicMetres,
+        int heldBack) {
 
     /**
      * A battery on charge.

@@ -14,9 +14,13 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.measure.Coverage;
 import org.ostendum.core.measure.Round;
+import org.ostendum.core.quantity.AmpHours;
+import org.ostendum.core.water.WaterUse;
 import org.ostendum.web.demo.Lanternmoor.OneBattery;
 import org.ostendum.web.demo.Lanternmoor.Parked;
 import org.ostendum.web.demo.Lanternmoor.Someone;
@@ -108,6 +112,13 @@ public class DemoHouse implements ApplicationRunner {
         this.record = new RoundRecord(bench, this.ledger, rounds);
     }
 
+    /** Charges between two waterings. */
+    private static final int WATERED_AFTER = 10;
+
+    private static final double CHARGER_RATE = 0.16;
+
+    private final Map<Long, Charger> chargers = new TreeMap<>();
+
     @Override
     public void run(ApplicationArguments arguments) {
         if (!people.isEmpty()) {
@@ -134,6 +145,7 @@ public class DemoHouse implements ApplicationRunner {
             transaction.executeWithoutResult(status -> addBattery(one, modelIds, machineIds, slots, worker, seed));
         }
         transaction.executeWithoutResult(status -> {
+            addChargers();
             addNewcomer(modelIds);
             demoJobs.fill();
         });
@@ -174,17 +186,31 @@ public class DemoHouse implements ApplicationRunner {
         Map<String, Iterator<Long>> slots = new HashMap<>();
         for (Standing standing : Lanternmoor.STANDS) {
             List<Long> ids = rooms.addStand(room, standing.stand(), standing.slots());
-            if (standing.chargerCells() > 0) {
-                for (int i = 0; i < ids.size(); i++) {
-                    rooms.addCharger(
-                            ids.get(i),
-                            new Charger(
-                                    standing.chargers() + (i + 1), standing.chargerCells(), standing.chargerAmps()));
-                }
+            for (int i = 0; i < ids.size() && standing.chargerCells() > 0; i++) {
+                chargers.put(
+                        ids.get(i),
+                        new Charger(standing.chargers() + (i + 1), standing.chargerCells(), standing.chargerAmps()));
             }
             slots.put(standing.stand().code(), ids.iterator());
         }
         return slots;
+    }
+
+    /** Over each slot hangs a charger for what stands there; over a free one the stand's usual. */
+    private void addChargers() {
+        Map<Long, BatteryModel> standing = new HashMap<>();
+        for (Battery battery : batteries.all()) {
+            if (battery.slotId() != null) {
+                standing.put(battery.slotId(), battery.type().model());
+            }
+        }
+        chargers.forEach((slot, usual) -> {
+            BatteryModel model = standing.get(slot);
+            int amperes = model == null
+                    ? usual.amps()
+                    : (int) Math.ceil(model.capacity().ampHours() * CHARGER_RATE);
+            rooms.addCharger(slot, new Charger(usual.code(), model == null ? usual.cells() : model.cells(), amperes));
+        });
     }
 
     private void addMachines(Map<String, Iterator<Long>> slots, Map<String, Long> machineIds) {
@@ -297,9 +323,16 @@ public class DemoHouse implements ApplicationRunner {
                 Instant morning = day.atTime(6, 0).atZone(zone).toInstant();
                 entries.add(at(EntryKind.DISCHARGE, morning.plus(Duration.ofHours(6)), ampHours, worker));
                 entries.add(at(EntryKind.CHARGE_START, morning.plus(Duration.ofHours(8)), 0, worker));
-                entries.add(at(EntryKind.CHARGE_END, morning.plus(Duration.ofHours(15)), ampHours * 1.1, worker));
+                entries.add(at(
+                        EntryKind.CHARGE_END,
+                        morning.plus(Duration.ofHours(15)),
+                        ampHours * RecordedBattery.CHARGE_RETURN,
+                        worker));
                 if (day.equals(watered)) {
-                    double millilitres = battery.type().model().cells() * 45.0;
+                    double overcharge = WATERED_AFTER * ampHours * (RecordedBattery.CHARGE_RETURN - 1);
+                    double millilitres = 1000
+                            * WaterUse.of(battery.type().model().cells(), AmpHours.of(overcharge))
+                                    .litres();
                     entries.add(at(EntryKind.WATER, morning.plus(Duration.ofHours(16)), millilitres, worker));
                 }
                 past.moveTo(morning.plus(Duration.ofHours(17)));
@@ -313,7 +346,11 @@ public class DemoHouse implements ApplicationRunner {
             }
             case COOLING -> {
                 entries.add(at(EntryKind.DISCHARGE, now.minus(Duration.ofHours(11)), ampHours, worker));
-                entries.add(at(EntryKind.CHARGE_END, now.minus(Duration.ofHours(3)), ampHours * 1.1, worker));
+                entries.add(at(
+                        EntryKind.CHARGE_END,
+                        now.minus(Duration.ofHours(3)),
+                        ampHours * RecordedBattery.CHARGE_RETURN,
+                        worker));
             }
             case WORKED -> entries.add(at(EntryKind.DISCHARGE, now.minus(Duration.ofHours(2)), ampHours / 2, worker));
             case RESTED -> {}

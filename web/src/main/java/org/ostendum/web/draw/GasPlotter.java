@@ -8,19 +8,22 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.gas.GasBudget;
 
 /** Plots a gas budget: one layer for each battery, against the alarm and the stop. */
 public final class GasPlotter {
-    private static final double LEFT = 10;
+    private static final double LEFT = 26;
     private static final double RIGHT = 70;
     private static final double TOP = 10;
     private static final double BOTTOM = 30;
     /** Layers thinner than a name are not named. */
     private static final double NAMED_FROM = 15;
-    /** The alarm is always in the picture, a quarter under its top at least. */
-    private static final double LEAST_TOP = 1.35;
+    /** Where the alarm is in the picture, it lies so much under its top. */
+    private static final double OVER_ALARM = 1.35;
+    /** A peak below this part of the alarm would be a line on the floor: it is drawn larger, without the alarm. */
+    private static final double LITTLE = 0.2;
 
     private static final int HOURS_APART = 2;
 
@@ -33,7 +36,8 @@ public final class GasPlotter {
         this.plot = new Box(LEFT, TOP, width - LEFT - RIGHT, height - TOP - BOTTOM);
         double peak =
                 moments.stream().mapToDouble(GasBudget.Moment::fraction).max().orElse(0);
-        this.most = Math.max(LEAST_TOP * alarm, 1.1 * peak);
+        boolean little = peak < LITTLE * alarm;
+        this.most = little ? Math.max(1e-6, 1.3 * peak) : Math.max(OVER_ALARM * alarm, 1.1 * peak);
     }
 
     /**
@@ -50,11 +54,10 @@ public final class GasPlotter {
             double width,
             double height) {
         GasPlotter plotter = new GasPlotter(moments, alarm, width, height);
-        List<GasDrawing.Level> levels = new ArrayList<>();
-        levels.add(plotter.level(alarm));
-        if (stop <= plotter.most) {
-            levels.add(plotter.level(stop));
-        }
+        List<GasDrawing.Level> levels = Stream.of(alarm, stop)
+                .filter(part -> part <= plotter.most)
+                .map(plotter::level)
+                .toList();
         return new GasDrawing(width, height, plotter.plot, plotter.layers(batteries), levels, plotter.hours(zone));
     }
 

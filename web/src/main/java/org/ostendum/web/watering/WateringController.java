@@ -74,7 +74,7 @@ class WateringController {
         for (WateringDesk.Stop stop : desk.walk()) {
             String field = FIELD + stop.battery().code();
             if (!form.get(field).isEmpty()) {
-                double shown = form.number(field, 0, Math.round(measures.shown("ml", MOST)));
+                double shown = form.number(field, 0, Math.rint(measures.shown("ml", MOST)));
                 int millilitres = (int) Math.round(measures.metric("ml", shown));
                 check(stop, field, millilitres, meant, form, measures);
                 poured.put(stop.battery(), millilitres);

@@ -44,7 +44,8 @@ class WateringDesk {
      * A battery on the walk.
      *
      * @param full whether a finished charge has followed its last work: only then it may be filled to the mark
-     * @param next day on which its reserve is down to the low mark; by the Rulebook's interval where it has no record
+     * @param next day on which its reserve is down to the low mark; by the Rulebook's interval where it
+     *     has no record, and never later than twice that
      * @param learned whether that day comes from its own record
      * @param expected ml it will take now; null where it has no record
      */

@@ -8,13 +8,17 @@ import java.util.Random;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.charge.ChargeSums;
 import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.Colour;
 import org.ostendum.core.measure.Level;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.measure.RoundState;
+import org.ostendum.core.quantity.AmpHours;
+import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.SpecificGravity;
+import org.ostendum.core.water.WaterUse;
 
 /**
  * A battery that is worked, charged, watered, equalised and read, day by day, with stories planted in it. A picture of
@@ -22,8 +26,11 @@ import org.ostendum.core.quantity.SpecificGravity;
  * gives the same life.
  */
 public final class RecordedBattery {
-    /** Watts and chemistry aside, 1.10 Ah go in for each Ah taken out. */
-    private static final double CHARGE_RETURN = 1.10;
+    /** Ah put in for each Ah taken out. */
+    public static final double CHARGE_RETURN = 1.12;
+
+    private static final double CHARGER_RATE = 0.16;
+    private static final Duration CHARGE_STARTS = Duration.ofMinutes(500);
 
     private static final double HYDROMETER_POINTS = 1.6;
 
@@ -34,6 +41,9 @@ public final class RecordedBattery {
     private final List<RecordedCell> cells = new ArrayList<>();
     private final List<Happening> happenings = new ArrayList<>();
     private final List<Round> rounds = new ArrayList<>();
+    /** Ah turned into gas since the last watering. */
+    private double overcharge;
+
     private int daysSinceRound;
     private int daysSinceWater;
     private int daysSinceEqualise;
@@ -73,12 +83,19 @@ public final class RecordedBattery {
         }
         double ampHours = model.capacity().ampHours() * habits.depth() * (0.85 + 0.3 * random.nextDouble());
         happen(morning.plus(Duration.ofHours(6)), Happening.Kind.DISCHARGE, ampHours);
-        Instant chargeEnd = morning.plus(Duration.ofMinutes(15 * 60 + random.nextInt(50)));
-        happen(morning.plus(Duration.ofMinutes(500)), Happening.Kind.CHARGE_START, 0);
+        Instant chargeStart = morning.plus(CHARGE_STARTS);
+        Instant chargeEnd = chargeStart.plus(charging(ampHours)).plus(Duration.ofMinutes(random.nextInt(14)));
+        overcharge += ampHours * (CHARGE_RETURN - 1);
+        happen(chargeStart, Happening.Kind.CHARGE_START, 0);
         happen(chargeEnd, Happening.Kind.CHARGE_END, ampHours * CHARGE_RETURN);
         Instant ready = equaliseIfDue(chargeEnd, day, last);
         readIfDue(ready.plus(Duration.ofMinutes(45 + random.nextInt(60))), day, days);
         waterIfDue(ready.plus(Duration.ofMinutes(150)), last);
+    }
+
+    private Duration charging(double ampHours) {
+        AmpHours size = model.capacity();
+        return ChargeSums.time(size, AmpHours.of(ampHours), CHARGE_RETURN, new Amperes(CHARGER_RATE * size.ampHours()));
     }
 
     private void age(int day) {
@@ -106,6 +123,7 @@ public final class RecordedBattery {
         }
         Instant end = chargeEnd.plus(Duration.ofHours(3));
         happen(end, Happening.Kind.EQUALISE_END, 3);
+        overcharge += 3 * ChargeSums.finish(model.capacity()).amperes();
         cells.forEach(RecordedCell::equalise);
         daysSinceEqualise = 0;
         return end;
@@ -113,7 +131,9 @@ public final class RecordedBattery {
 
     private void waterIfDue(Instant at, boolean last) {
         if (daysSinceWater >= habits.waterEveryDays() && !last) {
-            happen(at, Happening.Kind.WATER, model.cells() * model.capacity().ampHours() * 0.06);
+            double litres = WaterUse.of(model.cells(), AmpHours.of(overcharge)).litres();
+            happen(at, Happening.Kind.WATER, Math.rint(100 * litres * (0.95 + 0.1 * random.nextDouble())) * 10);
+            overcharge = 0;
             daysSinceWater = 0;
         }
     }

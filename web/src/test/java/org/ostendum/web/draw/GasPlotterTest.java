@@ -1,0 +1,61 @@
+package org.ostendum.web.draw;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import org.ostendum.core.gas.GasBudget;
+
+class GasPlotterTest {
+    private static final Instant NOW = Instant.parse("2026-03-02T20:00:00Z");
+
+    private static GasDrawing plot(double first, double second) {
+        List<GasBudget.Moment> moments = IntStream.rangeClosed(0, 144)
+                .mapToObj(i -> new GasBudget.Moment(
+                        NOW.plus(Duration.ofMinutes(5L * i)), List.of(first * i / 144, second * i / 144, 0.0)))
+                .toList();
+        return GasPlotter.plot(moments, List.of("T-01", "T-02"), 0.01, 0.02, ZoneOffset.UTC, 840, 200);
+    }
+
+    private static double leastY(GasDrawing.Layer layer) {
+        return Arrays.stream(layer.points().split(" "))
+                .mapToDouble(p -> Double.parseDouble(p.split(",")[1]))
+                .min()
+                .orElseThrow();
+    }
+
+    @Test
+    void oneLayerLiesOnTheOtherUnderTheAlarm() {
+        GasDrawing drawing = plot(0.004, 0.003);
+        assertThat(drawing.layers()).extracting(GasDrawing.Layer::battery).containsExactly("T-01", "T-02");
+        assertThat(leastY(drawing.layers().get(1)))
+                .isLessThan(leastY(drawing.layers().get(0)));
+        assertThat(drawing.levels()).hasSize(1);
+        assertThat(drawing.levels().get(0).y())
+                .isLessThan(leastY(drawing.layers().get(1)));
+        assertThat(drawing.layers()).allMatch(layer -> layer.labelY() != null);
+    }
+
+    @Test
+    void whatPassesAlarmAndStopShowsBothLines() {
+        GasDrawing drawing = plot(0.02, 0.01);
+        assertThat(drawing.levels()).hasSize(2);
+        assertThat(leastY(drawing.layers().get(1)))
+                .isLessThan(drawing.levels().get(1).y())
+                .isGreaterThanOrEqualTo(drawing.plot().y());
+    }
+
+    @Test
+    void aTraceIsDrawnLargeWithoutTheAlarm() {
+        GasDrawing drawing = plot(0.0002, 0.0001);
+        assertThat(drawing.levels()).isEmpty();
+        assertThat(leastY(drawing.layers().get(1)))
+                .isLessThan(drawing.plot().y() + drawing.plot().height() / 2);
+        assertThat(drawing.hours()).hasSize(7);
+    }
+}

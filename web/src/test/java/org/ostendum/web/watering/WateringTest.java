@@ -1,0 +1,112 @@
+package org.ostendum.web.watering;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Objects;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.ostendum.core.measure.EventType;
+import org.ostendum.web.store.Battery;
+import org.ostendum.web.store.Ledger;
+import org.ostendum.web.support.AsPerson;
+import org.ostendum.web.support.HouseTest;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.test.web.servlet.MockMvc;
+
+class WateringTest extends HouseTest {
+    @Autowired
+    private MockMvc mvc;
+
+    @Autowired
+    private WateringDesk desk;
+
+    @Autowired
+    private Ledger ledger;
+
+    private AsPerson tom;
+
+    @BeforeEach
+    void people() {
+        tom = AsPerson.tom(mvc);
+    }
+
+    private List<WateringDesk.Stop> full() {
+        return desk.walk().stream()
+                .filter(s -> s.full() && s.expected() != null && s.expected() > 200)
+                .toList();
+    }
+
+    private double poured(Battery battery) {
+        return ledger.events(battery.id(), Instant.EPOCH).sum(EventType.WATER, Instant.EPOCH, Instant.MAX);
+    }
+
+    @Test
+    void theWalkIsRankedByTheDayAndMostlyLearned() {
+        List<WateringDesk.Stop> walk = desk.walk();
+        assertThat(walk).extracting(WateringDesk.Stop::daysLeft).isSorted();
+        assertThat(walk.stream().filter(WateringDesk.Stop::learned)).hasSizeGreaterThan(40);
+    }
+
+    @Test
+    void whatWasPouredGoesOnTheLedgersTogether() throws Exception {
+        WateringDesk.Stop first = full().get(0);
+        WateringDesk.Stop second = full().get(1);
+        double before = poured(first.battery());
+        MockHttpServletResponse answer = tom.send(
+                "/watering",
+                "ml-" + first.battery().code(),
+                String.valueOf(first.expected()),
+                "ml-" + second.battery().code(),
+                "250,0");
+        assertThat(answer.getStatus()).isEqualTo(302);
+        assertThat(poured(first.battery()) - before).isEqualTo((double) Objects.requireNonNull(first.expected()));
+        assertThat(desk.walk().stream()
+                        .filter(s -> s.battery().code().equals(second.battery().code()))
+                        .map(WateringDesk.Stop::expected)
+                        .findFirst()
+                        .orElseThrow())
+                .isLessThan(200);
+    }
+
+    @Test
+    void anOddFigureKeepsAllOfItFromBeingWritten() throws Exception {
+        WateringDesk.Stop stop = full().get(2);
+        WateringDesk.Stop other = full().get(3);
+        String odd = String.valueOf(10 * Objects.requireNonNull(stop.expected()) + 400);
+        double before = poured(other.battery());
+        String[] typed = {
+            "ml-" + stop.battery().code(), odd, "ml-" + other.battery().code(), "300"
+        };
+        MockHttpServletResponse refused = tom.send("/watering", typed);
+        assertThat(refused.getStatus()).isEqualTo(422);
+        assertThat(refused.getContentAsString())
+                .contains("Is a digit too many?", "value=\"" + odd + "\"", "value=\"300\"", "Nothing was written");
+        assertThat(poured(other.battery())).isEqualTo(before);
+    }
+
+    @Test
+    void aBatteryThatIsNotFullIsWateredOnlyWhereItIsMeant() throws Exception {
+        WateringDesk.Stop worked = desk.walk().stream()
+                .filter(s -> !s.full() && s.last() != null)
+                .findFirst()
+                .orElseThrow();
+        String field = "ml-" + worked.battery().code();
+        double before = poured(worked.battery());
+        assertThat(tom.send("/watering", field, "120").getContentAsString()).contains("water would overflow");
+        assertThat(poured(worked.battery())).isEqualTo(before);
+        assertThat(tom.send("/watering", field, "120", "meant", "yes").getStatus())
+                .isEqualTo(302);
+        assertThat(poured(worked.battery())).isEqualTo(before + 120);
+    }
+
+    @Test
+    void nothingTypedAndNonsenseAreAnswered() throws Exception {
+        assertThat(tom.send("/watering").getContentAsString()).contains("into one battery at least");
+        String field = "ml-" + full().get(0).battery().code();
+        assertThat(tom.send("/watering", field, "a jug").getContentAsString()).contains("“a jug”", "is no number");
+        assertThat(tom.send("/watering", field, "-5").getStatus()).isEqualTo(422);
+    }
+}
