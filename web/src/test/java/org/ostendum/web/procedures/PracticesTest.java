@@ -61,7 +61,16 @@ class PracticesTest {
             "judge.diluted",
             "judge.dry",
             "judge.stratified",
-            "judge.whole-pack");
+            "judge.whole-pack",
+            "charge.before",
+            "charge.match",
+            "charge.end",
+            "charge.cool",
+            "charge.gas",
+            "equalise.when",
+            "equalise.how",
+            "water.how-often",
+            "acid.adjust");
 
     private static List<Matcher> lines() throws IOException {
         return Files.readAllLines(TABLE).stream()
