@@ -28,7 +28,9 @@ public final class EndOfCharge {
     private static final double FINISH_TIMES = 1.75;
 
     private static final Duration STRETCH = Duration.ofMinutes(20);
-    private static final int LEAST_IN_STRETCH = 3;
+    /** Hourly readings by hand still make a sum of ampere-hours; what lies further apart does not. */
+    private static final Duration MOST_APART = Duration.ofMinutes(75);
+
     private static final Duration HOUR = Duration.ofHours(1);
     private static final Duration NEARLY_AN_HOUR = Duration.ofMinutes(50);
     /** Tenths of a point within which hydrometer readings are equal. */
@@ -152,9 +154,10 @@ public final class EndOfCharge {
         }
         Instant now = samples.get(samples.size() - 1).at();
         Duration back = known.rules().duration(RuleKey.CHARGE_STEADY_HOURS);
-        List<ChargeSample> before = between(samples, now.minus(back).minus(STRETCH), now.minus(back));
-        List<ChargeSample> lately = between(samples, now.minus(STRETCH), now);
-        if (before.size() < LEAST_IN_STRETCH || lately.size() < LEAST_IN_STRETCH) {
+        List<ChargeSample> window = between(samples, now.minus(back).minus(STRETCH), now);
+        List<ChargeSample> before = between(window, now.minus(back).minus(STRETCH), now.minus(back));
+        List<ChargeSample> lately = between(window, now.minus(STRETCH), now);
+        if (before.isEmpty() || window.size() < READINGS || !agree(known, window, before, lately)) {
             return false;
         }
         double current = amperes(lately);
@@ -163,6 +166,19 @@ public final class EndOfCharge {
                 && Math.abs(amperes(before) - current) <= STEADY_CURRENT * current
                 && current > 0
                 && current <= FINISH_TIMES * finish;
+    }
+
+    /** Read by hand once an hour, each reading has to fit; read by a device, the middle of each stretch does. */
+    private static boolean agree(
+            Known known, List<ChargeSample> window, List<ChargeSample> before, List<ChargeSample> lately) {
+        if (before.size() >= READINGS && lately.size() >= READINGS) {
+            return true;
+        }
+        double[] each = window.stream()
+                .mapToDouble(sample -> millivolts(known, List.of(sample)))
+                .sorted()
+                .toArray();
+        return each[each.length - 1] - each[0] <= 2 * STEADY_MILLIVOLTS;
     }
 
     private static List<ChargeSample> between(List<ChargeSample> samples, Instant from, Instant to) {
@@ -202,7 +218,7 @@ public final class EndOfCharge {
             ChargeSample before = samples.get(i - 1);
             ChargeSample after = samples.get(i);
             Duration apart = Duration.between(before.at(), after.at());
-            if (!apart.isNegative() && apart.compareTo(STRETCH) <= 0) {
+            if (!apart.isNegative() && apart.compareTo(MOST_APART) <= 0) {
                 ampereSeconds += apart.toMillis()
                         / 1000.0
                         * (before.amperes().amperes() + after.amperes().amperes())

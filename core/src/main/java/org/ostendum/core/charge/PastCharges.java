@@ -15,6 +15,7 @@ public final class PastCharges {
     private static final Duration SHORTEST = Duration.ofMinutes(20);
 
     private final List<TimeToFull.Past> finished = new ArrayList<>();
+    private final List<Span> spans = new ArrayList<>();
     private double takenSince;
     private @Nullable Instant begun;
 
@@ -32,6 +33,9 @@ public final class PastCharges {
      * @param ampHours taken out by work; 0 where nobody has said
      */
     public record Line(Instant at, What what, double ampHours) {}
+
+    /** From the beginning of a charge to its end. */
+    public record Span(Instant from, Instant to) {}
 
     /** @return oldest first; only those whose beginning, end and Ah before it are on record */
     public static PastCharges of(List<Line> record) {
@@ -54,17 +58,26 @@ public final class PastCharges {
 
     private void finish(Instant at) {
         Instant from = begun;
-        if (from == null || takenSince <= 0) {
+        if (from == null) {
             return;
         }
         Duration lasted = Duration.between(from, at);
-        if (lasted.compareTo(SHORTEST) >= 0 && lasted.compareTo(LONGEST) <= 0) {
+        if (lasted.compareTo(SHORTEST) < 0 || lasted.compareTo(LONGEST) > 0) {
+            return;
+        }
+        spans.add(new Span(from, at));
+        if (takenSince > 0) {
             finished.add(new TimeToFull.Past(takenSince, lasted));
         }
     }
 
     public List<TimeToFull.Past> finished() {
         return List.copyOf(finished);
+    }
+
+    /** @return every finished charge, whether its Ah are known or not, oldest first */
+    public List<Span> spans() {
+        return List.copyOf(spans);
     }
 
     /** @return Ah taken out since the last finished charge; null where none are on record */

@@ -142,6 +142,21 @@ class EndOfChargeTest {
         assertThat(judge(garbage, List.of(), 110.0, false).decision()).isEqualTo(EndOfCharge.Decision.FULL);
     }
 
+    /** 24 A from three to five o'clock, written down each hour. */
+    @Test
+    void hourlyReadingsByHandAreEnough() {
+        List<ChargeSample> hourly = List.of(
+                sample(0, 2.55, 40, 28),
+                sample(60, 2.62, 24, 30),
+                sample(120, 2.621, 24, 30),
+                sample(180, 2.62, 24, 30));
+        assertThat(judge(hourly, List.of(), null, false).signs()).containsExactly(EndOfCharge.Sign.STEADY_VOLTAGE);
+        assertThat(EndOfCharge.returned(hourly)).isCloseTo(80, within(0.01));
+        List<ChargeSample> rising =
+                List.of(sample(0, 2.50, 24, 30), sample(60, 2.62, 24, 30), sample(120, 2.50, 24, 30));
+        assertThat(judge(rising, List.of(), null, false).signs()).isEmpty();
+    }
+
     @Test
     void whatWasNotSeenIsNotCounted() {
         List<ChargeSample> gap = new ArrayList<>(course(60, m -> 2.5, 60));

@@ -24,6 +24,9 @@ class PastChargesTest {
                 line(30, PastCharges.What.WORKED, 120)));
         assertThat(charges.finished()).containsExactly(new TimeToFull.Past(350, Duration.ofHours(8)));
         assertThat(charges.taken()).isEqualTo(120);
+        assertThat(charges.spans())
+                .containsExactly(
+                        new PastCharges.Span(START.plus(Duration.ofHours(9)), START.plus(Duration.ofHours(17))));
     }
 
     @Test

@@ -36,8 +36,8 @@ final class AcidSums {
         public List<Input> inputs() {
             return List.of(
                     new Input("wantedLitres", "l", 0.1, 1000, 10),
-                    new Input("wantedGravity", "", 1.01, 1.4, 1.28),
-                    new Input("strongGravity", "", 1.05, 1.83, 1.4));
+                    new Input("wantedGravity", "sg", 1.01, 1.4, 1.28),
+                    new Input("strongGravity", "sg", 1.05, 1.83, 1.4));
         }
 
         @Override
@@ -70,9 +70,9 @@ final class AcidSums {
         public List<Input> inputs() {
             return List.of(
                     new Input("cellLitres", "l", 0.05, 50, 3.4),
-                    new Input("nowGravity", "", 1.1, 1.3, 1.25),
-                    new Input("wantedGravity", "", 1.1, 1.32, 1.28),
-                    new Input("strongGravity", "", 1.2, 1.4, 1.4));
+                    new Input("nowGravity", "sg", 1.1, 1.3, 1.25),
+                    new Input("wantedGravity", "sg", 1.1, 1.32, 1.28),
+                    new Input("strongGravity", "sg", 1.2, 1.4, 1.4));
         }
 
         @Override
@@ -102,7 +102,7 @@ final class AcidSums {
 
         @Override
         public List<Input> inputs() {
-            return List.of(new Input("spillLitres", "l", 0.01, 1000, 5), new Input("gravity", "", 1.0, 1.4, 1.28));
+            return List.of(new Input("spillLitres", "l", 0.01, 1000, 5), new Input("gravity", "sg", 1.0, 1.4, 1.28));
         }
 
         @Override
@@ -130,7 +130,7 @@ final class AcidSums {
 
         @Override
         public List<Input> inputs() {
-            return List.of(new Input("gravity", "", 1.0, 1.3, 1.15), new Input("coldestCelsius", "°C", -60, 20, -10));
+            return List.of(new Input("gravity", "sg", 1.0, 1.3, 1.15), new Input("coldestCelsius", "°C", -60, 20, -10));
         }
 
         @Override

@@ -70,7 +70,7 @@ final class SumSheet {
 
     /** What somebody else typed in his units, in this person's; what is no number stays as it was typed. */
     private String turned(Sum.Input input, String text, Measures typedIn) {
-        if (typedIn.equals(measures)) {
+        if (typedIn.equals(measures) && !input.unit().equals(Measures.GRAVITY)) {
             return text;
         }
         try {
@@ -122,7 +122,7 @@ final class SumSheet {
     /** "12.40 l" */
     public String figure(Sum.Output result) {
         String number = BigDecimal.valueOf(measures.shown(result.unit(), result.value()))
-                .setScale(result.digits(), RoundingMode.HALF_UP)
+                .setScale(measures.digits(result.unit(), result.digits()), RoundingMode.HALF_UP)
                 .toPlainString();
         return (number + " " + unit(result.unit())).strip();
     }

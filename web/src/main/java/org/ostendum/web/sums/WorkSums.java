@@ -106,8 +106,8 @@ final class WorkSums {
         @Override
         public List<Input> inputs() {
             return List.of(
-                    new Input("gravity", "", 1.1, 1.32, 1.28),
-                    new Input("rechargeGravity", "", 1.05, 1.3, 1.24),
+                    new Input("gravity", "sg", 1.1, 1.32, 1.28),
+                    new Input("rechargeGravity", "sg", 1.05, 1.3, 1.24),
                     new Input("placeCelsius", "°C", -30, 45, 10),
                     new Input("coldestCelsius", "°C", -60, 20, -15),
                     new Input("ageOfLife", "0–1", 0, 1, 0.5),
@@ -132,7 +132,7 @@ final class WorkSums {
             results.add(new Output("pointsPerWeek", "", 7 * SelfDischarge.pointsPerDay(standing), 1));
             results.add(new Output(
                     "gravityAfterThirtyDays",
-                    "",
+                    "sg",
                     SelfDischarge.after(now, standing, Duration.ofDays(30)).tenths() / 10_000.0,
                     3));
             return results;

@@ -65,6 +65,7 @@ class EveryPageTest extends HouseTest {
                 "/sums/repair?from=T-07",
                 "/charging?fan=off",
                 "/watering",
+                "/batteries/T-05/charge",
                 "/batteries/T-07/chargers?charger=CK1",
                 "/fleet?by=DAYS&severity=STOP",
                 "/sums/repair",

@@ -140,7 +140,7 @@ class SumsTest extends HouseTest {
     void eachReadsAnAddressInHisOwnUnits() {
         Sum soda = new SumBook().find("soda").orElseThrow();
         Map<String, String> gallon = Map.of("spillLitres", "1");
-        Measures us = new Measures(true, true);
+        Measures us = new Measures(true, true, true);
         SumSheet his = new SumSheet(soda, gallon, us, Map.of(), TestWords.of(false, true, true));
         SumSheet mine = new SumSheet(soda, gallon, us, Map.of(), TestWords.metric());
         assertThat(his.typed("spillLitres")).isEqualTo("1");
@@ -154,7 +154,7 @@ class SumsTest extends HouseTest {
     @ParameterizedTest
     @MethodSource("sums")
     void theEndsOfEveryRangeAreAllowedInAnyUnits(Sum sum) {
-        for (Measures in : List.of(Measures.METRIC, new Measures(true, true))) {
+        for (Measures in : List.of(Measures.METRIC, new Measures(true, true, true))) {
             for (Sum.Input input : sum.inputs()) {
                 for (double end : new double[] {input.least(), input.most()}) {
                     String typed = SumSheet.plain(in.shown(input.unit(), end));
@@ -167,11 +167,26 @@ class SumsTest extends HouseTest {
         }
     }
 
+    /** 1.12 and 1120 are the same to everybody; each sees it in his own form. */
+    @Test
+    void aGravityIsUnderstoodInEitherForm() {
+        Sum freezing = new SumBook().find("freezing").orElseThrow();
+        for (String typed : List.of("1.12", "1120")) {
+            SumSheet decimal =
+                    new SumSheet(freezing, Map.of("gravity", typed), Measures.METRIC, Map.of(), TestWords.metric());
+            SumSheet points = new SumSheet(
+                    freezing, Map.of("gravity", typed), Measures.METRIC, Map.of(), TestWords.of(true, false, false));
+            assertThat(decimal.typed("gravity")).isEqualTo("1.12");
+            assertThat(points.typed("gravity")).isEqualTo("1120");
+            assertThat(points.results()).isEqualTo(decimal.results()).isNotEmpty();
+        }
+    }
+
     @Test
     void whatIsNoNumberStaysAsItWasTyped() {
         Sum soda = new SumBook().find("soda").orElseThrow();
         SumSheet sheet = new SumSheet(
-                soda, Map.of("spillLitres", "ten"), new Measures(false, true), Map.of(), TestWords.metric());
+                soda, Map.of("spillLitres", "ten"), new Measures(false, true, false), Map.of(), TestWords.metric());
         assertThat(sheet.typed("spillLitres")).isEqualTo("ten");
         assertThat(sheet.isWorked()).isFalse();
         assertThat(sheet.sketch()).isEmpty();

@@ -8,7 +8,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class MeasuresTest {
-    private static final Measures OTHERS = new Measures(true, true);
+    private static final Measures OTHERS = new Measures(true, true, true);
 
     /** Source: NIST Special Publication 811, appendix B. */
     @ParameterizedTest
@@ -22,19 +22,21 @@ class MeasuresTest {
         "°C, 25, 77, °F",
         "°C, -40, -40, °F",
         "K, 10, 18, °F",
-        "Ah, 600, 600, Ah"
+        "Ah, 600, 600, Ah",
+        "sg, 1.265, 1265, ''"
     })
     void figuresAreTurned(String metric, double value, double shown, String unit) {
         assertThat(OTHERS.shown(metric, value)).isCloseTo(shown, within(0.0001));
         assertThat(OTHERS.unit(metric)).isEqualTo(unit);
         assertThat(Measures.METRIC.shown(metric, value)).isEqualTo(value);
-        assertThat(Measures.METRIC.unit(metric)).isEqualTo(metric);
+        assertThat(Measures.METRIC.unit(metric)).isEqualTo(metric.equals("sg") ? "" : metric);
     }
 
     @ParameterizedTest
     @ValueSource(strings = {"l", "ml", "kg", "mm", "m³", "m³/h", "°C", "K", "A", ""})
     void thereAndBackIsTheSame(String metric) {
-        for (Measures measures : new Measures[] {OTHERS, new Measures(true, false), new Measures(false, true)}) {
+        for (Measures measures :
+                new Measures[] {OTHERS, new Measures(true, false, false), new Measures(false, true, false)}) {
             assertThat(measures.metric(metric, measures.shown(metric, 12.34))).isCloseTo(12.34, within(1e-9));
             assertThat(Measures.of(measures.code())).isEqualTo(measures);
         }

@@ -132,7 +132,7 @@ public final class RecordedBattery {
     private void waterIfDue(Instant at, boolean last) {
         if (daysSinceWater >= habits.waterEveryDays() && !last) {
             double litres = WaterUse.of(model.cells(), AmpHours.of(overcharge)).litres();
-            happen(at, Happening.Kind.WATER, Math.rint(100 * litres * (0.95 + 0.1 * random.nextDouble())) * 10);
+            happen(at, Happening.Kind.WATER, Math.rint(100 * litres) * 10);
             overcharge = 0;
             daysSinceWater = 0;
         }

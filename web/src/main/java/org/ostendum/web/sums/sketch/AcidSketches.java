@@ -69,7 +69,7 @@ final class AcidSketches {
         double most = AcidMixing.soda(spill, gravity(1.4)).kilograms() * 1.05;
         Sketch sketch = new Sketch();
         new Plot(sketch, 1.0, 1.4, 0, most)
-                .scale("1.000", "1.400")
+                .scale(given.gravity(1.0), given.gravity(1.4))
                 .level("grid", most / 2, given.say("kg", most / 2))
                 .course(g -> AcidMixing.soda(spill, gravity(g)).kilograms())
                 .spot(
@@ -84,7 +84,7 @@ final class AcidSketches {
         Sketch sketch = new Sketch();
         double cold = given.value("coldestCelsius");
         new Plot(sketch, 1.0, 1.3, -70, 5)
-                .scale("1.000", "1.300")
+                .scale(given.gravity(1.0), given.gravity(1.3))
                 .level("grid", 0, given.say("°C", 0))
                 .level("grid", -40, given.say("°C", -40))
                 .level("limit", cold, given.text("sketch.cold", given.say("°C", cold)))

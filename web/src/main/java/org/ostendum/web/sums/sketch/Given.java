@@ -1,5 +1,6 @@
 package org.ostendum.web.sums.sketch;
 
+import java.util.Locale;
 import java.util.Map;
 import org.ostendum.web.words.Measures;
 import org.ostendum.web.words.Words;
@@ -28,6 +29,11 @@ public record Given(Map<String, Double> values, Map<String, Double> results, Wor
 
     String say(String unit, double value) {
         return measures.say(unit, value);
+    }
+
+    String gravity(double value) {
+        double shown = measures.shown(Measures.GRAVITY, value);
+        return String.format(Locale.ROOT, "%." + measures.digits(Measures.GRAVITY, 3) + "f", shown);
     }
 
     String text(String key, Object... arguments) {
