@@ -17,9 +17,12 @@ import java.util.Objects;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.charge.ChargeSample;
+import org.ostendum.core.charge.PastCharges;
 import org.ostendum.core.measure.Coverage;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.quantity.AmpHours;
+import org.ostendum.core.sim.SimulatedCharge;
 import org.ostendum.core.water.WaterUse;
 import org.ostendum.web.demo.Lanternmoor.OneBattery;
 import org.ostendum.web.demo.Lanternmoor.Parked;
@@ -32,6 +35,7 @@ import org.ostendum.web.judgement.Bench;
 import org.ostendum.web.judgement.RoundRecord;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Battery;
+import org.ostendum.web.store.ChargeReadings;
 import org.ostendum.web.store.EntryKind;
 import org.ostendum.web.store.Ledger;
 import org.ostendum.web.store.Machine;
@@ -91,6 +95,7 @@ public class DemoHouse implements ApplicationRunner {
             PasswordEncoder encoder,
             DemoSafety safety,
             DemoJobs demoJobs,
+            ChargeReadings readings,
             TransactionTemplate transaction,
             Clock clock,
             ZoneId zone) {
@@ -102,6 +107,7 @@ public class DemoHouse implements ApplicationRunner {
         this.encoder = encoder;
         this.safety = safety;
         this.demoJobs = demoJobs;
+        this.readings = readings;
         this.transaction = transaction;
         this.zone = zone;
         this.now = clock.instant();
@@ -112,6 +118,7 @@ public class DemoHouse implements ApplicationRunner {
         this.record = new RoundRecord(bench, this.ledger, rounds);
     }
 
+    private final ChargeReadings readings;
     /** Charges between two waterings. */
     private static final int WATERED_AFTER = 10;
 
@@ -343,6 +350,7 @@ public class DemoHouse implements ApplicationRunner {
             case CHARGING -> {
                 entries.add(at(EntryKind.DISCHARGE, now.minus(Duration.ofHours(5)), ampHours, worker));
                 entries.add(at(EntryKind.CHARGE_START, now.minus(Duration.ofHours(3)), 0, worker));
+                readCharges(battery, one, worker);
             }
             case COOLING -> {
                 entries.add(at(EntryKind.DISCHARGE, now.minus(Duration.ofHours(11)), ampHours, worker));
@@ -357,6 +365,28 @@ public class DemoHouse implements ApplicationRunner {
         }
         past.moveTo(now);
         write(battery, entries);
+    }
+
+    /** Somebody has read the charge that runs every quarter of an hour, and two before it every half. */
+    private void readCharges(Battery battery, OneBattery one, long worker) {
+        BatteryModel model = battery.type().model();
+        double depth = one.habits().depth();
+        Instant start = now.minus(Duration.ofHours(3));
+        read(battery, SimulatedCharge.of(model, depth, start, Duration.ofMinutes(15), battery.id()), worker);
+        List<PastCharges.Span> spans =
+                ledger.charges(battery.id(), start.minus(Duration.ofDays(14))).spans();
+        for (PastCharges.Span span : spans.subList(Math.max(0, spans.size() - 2), spans.size())) {
+            read(
+                    battery,
+                    SimulatedCharge.of(model, depth * 0.97, span.from(), Duration.ofMinutes(30), battery.id() + 1),
+                    worker);
+        }
+    }
+
+    private void read(Battery battery, List<ChargeSample> samples, long worker) {
+        samples.stream()
+                .filter(sample -> sample.at().isBefore(now))
+                .forEach(sample -> readings.add(battery.id(), sample, worker));
     }
 
     /** The last working day before yesterday, so that a charge has mixed the water since. */
