@@ -61,6 +61,8 @@ public sealed interface Task {
         public enum Kind {
             /** Hourly, until the first charge is over. */
             INITIAL_CHARGE,
+            /** Hourly of the lowest cell, until it has stopped rising. */
+            EQUALISE,
             /** Voltages found on the lid, as many as there are places that show one. */
             TOP_LEAK
         }

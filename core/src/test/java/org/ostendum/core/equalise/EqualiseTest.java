@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Arrays;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -18,6 +18,7 @@ import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.judge.Severity;
+import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.rulebook.Rules;
 
@@ -73,12 +74,31 @@ class EqualiseTest {
         assertThat(propose(CellKind.AGM, 300, 400)).isEmpty();
     }
 
+    private static List<EqualiseEnd.Hourly> hourly(int minutesApart, String points) {
+        String[] read = points.split(" ");
+        List<EqualiseEnd.Hourly> hourly = new ArrayList<>();
+        for (int i = 0; i < read.length; i++) {
+            hourly.add(new EqualiseEnd.Hourly(
+                    NOW.plus(Duration.ofMinutes((long) minutesApart * i)),
+                    CorrectedGravity.ofPoints(Integer.parseInt(read[i])),
+                    Celsius.of(30)));
+        }
+        return hourly;
+    }
+
     @ParameterizedTest
-    @CsvSource({"1270 1276 1276 1277, true", "1270 1276 1280, false", "1276 1276, false", "1280 1279 1280, true"})
-    void itIsDoneWhenTheLowestCellHasStoppedRising(String hourly, boolean done) {
-        List<CorrectedGravity> read = Arrays.stream(hourly.split(" "))
-                .map(p -> CorrectedGravity.ofPoints(Integer.parseInt(p)))
-                .toList();
-        assertThat(EqualiseEnd.isReached(read)).isEqualTo(done);
+    @CsvSource({"1270 1276 1276 1277, 0", "1270 1276 1280, 2", "1276 1276, 1", "1280 1279 1280, 0", "1280 1280 1290, 2"
+    })
+    void itIsDoneWhenTheLowestCellHasStoppedRising(String points, int wanted) {
+        assertThat(EqualiseEnd.stillWanted(hourly(60, points))).isEqualTo(wanted);
+        assertThat(EqualiseEnd.isReached(hourly(60, points))).isEqualTo(wanted == 0);
+    }
+
+    @Test
+    void readingsTooSoonAfterAnotherDoNotCount() {
+        assertThat(EqualiseEnd.isReached(hourly(10, "1280 1280 1280 1280"))).isFalse();
+        assertThat(EqualiseEnd.isReached(hourly(30, "1280 1280 1280 1280 1280")))
+                .isTrue();
+        assertThat(EqualiseEnd.stillWanted(List.of())).isEqualTo(3);
     }
 }

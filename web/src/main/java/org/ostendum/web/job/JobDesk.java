@@ -7,9 +7,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.battery.Duty;
 import org.ostendum.core.commission.ChargeRow;
 import org.ostendum.core.commission.InitialCharge;
 import org.ostendum.core.commission.InitialChargePlan;
+import org.ostendum.core.equalise.EqualiseEnd;
 import org.ostendum.core.procedure.GateKey;
 import org.ostendum.core.procedure.GateOutcome;
 import org.ostendum.core.procedure.Gates;
@@ -20,6 +22,7 @@ import org.ostendum.core.procedure.Situation;
 import org.ostendum.core.procedure.Step;
 import org.ostendum.core.procedure.Task;
 import org.ostendum.core.procedure.Timer;
+import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.voltage.TopLeak;
@@ -79,6 +82,18 @@ public class JobDesk {
     /** What the core makes of an initial charge's rows. */
     public record ChargeView(InitialChargePlan plan, InitialCharge.State state, List<ChargeRow> rows) {}
 
+    /**
+     * An equalising charge so far.
+     *
+     * @param wanted readings that must still come out no higher
+     * @param stopsAt temperature at which it is stopped
+     */
+    public record EqualiseView(List<EqualiseEnd.Hourly> rows, int wanted, Celsius stopsAt) {
+        public boolean isTooHot() {
+            return !rows.isEmpty() && rows.get(rows.size() - 1).temperature().compareTo(stopsAt) >= 0;
+        }
+    }
+
     /** Voltages on the lid, on the drawing. */
     public record LeakView(
             BatteryDrawing drawing, Map<Integer, String> byCell, List<TopLeak.Place> leaks, String limit) {}
@@ -99,6 +114,7 @@ public class JobDesk {
             @Nullable Timer timer,
             boolean over,
             @Nullable ChargeView charge,
+            @Nullable EqualiseView equalise,
             @Nullable LeakView leak,
             List<RunEvent> overridden,
             List<Photos.PhotoName> pictures,
@@ -129,6 +145,7 @@ public class JobDesk {
                 timer,
                 timer != null && timer.isOver(now),
                 isRows(current, Task.Rows.Kind.INITIAL_CHARGE) && battery != null ? charge(run, battery) : null,
+                isRows(current, Task.Rows.Kind.EQUALISE) && battery != null ? equalise(run, battery) : null,
                 isRows(current, Task.Rows.Kind.TOP_LEAK) && battery != null ? leak(run, battery) : null,
                 events.stream()
                         .map(JobEvent::event)
@@ -185,6 +202,14 @@ public class JobDesk {
         InitialChargePlan plan = InitialChargePlan.of(battery.type().model(), rules);
         List<ChargeRow> rows = Rows.charge(run, rules.temperatureCorrection());
         return new ChargeView(plan, InitialCharge.of(plan, rows, Rows.levelSet(run)), rows);
+    }
+
+    private EqualiseView equalise(Run run, Battery battery) {
+        Rules rules = bench.rulesFor(battery);
+        List<EqualiseEnd.Hourly> rows = Rows.equalise(run, rules.temperatureCorrection());
+        RuleKey limit =
+                battery.type().model().duty() == Duty.AIRCRAFT ? RuleKey.CHARGE_STOP_AIRCRAFT : RuleKey.CHARGE_STOP;
+        return new EqualiseView(rows, EqualiseEnd.stillWanted(rows), rules.celsius(limit));
     }
 
     private LeakView leak(Run run, Battery battery) {

@@ -27,6 +27,7 @@ final class RowForm {
         String row =
                 switch (kind) {
                     case INITIAL_CHARGE -> charge(form, model, person);
+                    case EQUALISE -> equalise(form, person);
                     case TOP_LEAK -> leak(form, model);
                 };
         return form.isSound() ? Optional.ofNullable(row) : Optional.empty();
@@ -41,6 +42,15 @@ final class RowForm {
                 ? Rows.charge(
                         volts, amps, temperature, points, !form.get("level").isEmpty())
                 : null;
+    }
+
+    private static @Nullable String equalise(TypedForm form, Person person) {
+        Celsius temperature = temperature(form, person);
+        int points = points(form, person);
+        if (points == 0 && form.isSound()) {
+            form.fault("gravity", "equalise.fault.gravity");
+        }
+        return form.isSound() ? Rows.equalise(points, temperature) : null;
     }
 
     private static Celsius temperature(TypedForm form, Person person) {

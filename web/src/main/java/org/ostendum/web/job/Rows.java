@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.ostendum.core.commission.ChargeRow;
 import org.ostendum.core.electrolyte.TemperatureCorrection;
+import org.ostendum.core.equalise.EqualiseEnd;
 import org.ostendum.core.procedure.Run;
 import org.ostendum.core.procedure.RunEvent;
 import org.ostendum.core.quantity.Celsius;
@@ -27,6 +28,26 @@ public final class Rows {
             row.put("level", true);
         }
         return row.toString();
+    }
+
+    /** The lowest cell of a battery that is equalised. */
+    static String equalise(int points, Celsius temperature) {
+        return Payload.object()
+                .put("sg", points)
+                .put("celsius", temperature.degrees())
+                .toString();
+    }
+
+    static List<EqualiseEnd.Hourly> equalise(Run run, TemperatureCorrection correction) {
+        return run.rows().stream()
+                .map(event -> {
+                    JsonNode row = Payload.read(event.value());
+                    Celsius temperature = Celsius.of(row.path("celsius").asDouble());
+                    SpecificGravity read =
+                            SpecificGravity.ofPoints(row.path("sg").asInt());
+                    return new EqualiseEnd.Hourly(event.at(), correction.correct(read, temperature), temperature);
+                })
+                .toList();
     }
 
     static String leak(int cell, Volts volts) {

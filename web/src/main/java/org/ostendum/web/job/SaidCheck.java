@@ -6,6 +6,7 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.core.commission.InitialCharge;
 import org.ostendum.core.commission.InitialCharge.Advice;
 import org.ostendum.core.commission.InitialChargePlan;
+import org.ostendum.core.equalise.EqualiseEnd;
 import org.ostendum.core.procedure.Run;
 import org.ostendum.core.procedure.Run.Status;
 import org.ostendum.core.procedure.RunEvent;
@@ -139,6 +140,11 @@ final class SaidCheck {
         }
         if (step.task() instanceof Task.Rows rows && rows.kind() == Task.Rows.Kind.INITIAL_CHARGE) {
             initialCharge();
+        } else if (step.task() instanceof Task.Rows rows && rows.kind() == Task.Rows.Kind.EQUALISE) {
+            int wanted = EqualiseEnd.stillWanted(Rows.equalise(run, rules.temperatureCorrection()));
+            if (wanted > 0) {
+                faults.add("value", "job.fault.rows", words.text("equalise.wanted", wanted));
+            }
         }
     }
 
