@@ -33,6 +33,8 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 final class PageBench {
     private static final int WARM_UP = 500;
     private static final int MEASURED = 400;
+    private static final int FEW_WARM_UP = 10;
+    private static final int FEW_MEASURED = 40;
     private static final int CELLS = 20;
     private static final String PASSWORD = "bench-password";
 
@@ -116,6 +118,15 @@ final class PageBench {
                         "key=" + UUID.randomUUID() + "&cell=" + cell[0] + "&field=GRAVITY&value=28"
                                 + random.nextInt(10)));
         post(round[0] + "/close", "");
+        timeFew("fleet", () -> get("/fleet"));
+        timeFew("one found", () -> get("/fleet?find=b-77&by=DAYS"));
+        timeFew("charging", () -> get("/charging"));
+        timeFew("watering", () -> get("/watering"));
+    }
+
+    /** Pages of the whole house: so much longer that fewer of them tell as much. */
+    private void timeFew(String name, Request request) throws Exception {
+        time(name, () -> {}, request, FEW_WARM_UP, FEW_MEASURED);
     }
 
     /** @return the path of a round begun on any battery */
@@ -135,13 +146,17 @@ final class PageBench {
     }
 
     private void time(String name, Preparation before, Request request) throws Exception {
-        for (int i = 0; i < WARM_UP; i++) {
+        time(name, before, request, WARM_UP, MEASURED);
+    }
+
+    private void time(String name, Preparation before, Request request, int warmUp, int measured) throws Exception {
+        for (int i = 0; i < warmUp; i++) {
             before.prepare();
             request.send();
         }
-        double[] milliseconds = new double[MEASURED];
+        double[] milliseconds = new double[measured];
         int bytes = 0;
-        for (int i = 0; i < MEASURED; i++) {
+        for (int i = 0; i < measured; i++) {
             before.prepare();
             long start = System.nanoTime();
             HttpResponse<String> answer = request.send();
@@ -154,7 +169,7 @@ final class PageBench {
         Arrays.sort(milliseconds);
         System.out.printf(
                 "%-10d %-12s %10.1f %10.1f %10d%n",
-                house.batteries(), name, milliseconds[MEASURED / 2], milliseconds[MEASURED * 95 / 100], bytes);
+                house.batteries(), name, milliseconds[measured / 2], milliseconds[measured * 95 / 100], bytes);
     }
 
     private void signIn() throws Exception {
