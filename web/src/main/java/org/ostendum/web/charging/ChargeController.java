@@ -64,6 +64,7 @@ class ChargeController {
         page.addAttribute("battery", battery);
         page.addAttribute(
                 "view", desk.view(battery, !form.get("lamp").isEmpty()).orElse(null));
+        page.addAttribute("months", desk.months(battery));
         page.addAttribute("signs", EndOfCharge.Sign.values());
         page.addAttribute("form", form);
         page.addAttribute("faults", form.faults());

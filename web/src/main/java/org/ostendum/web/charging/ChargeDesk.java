@@ -2,11 +2,13 @@ package org.ostendum.web.charging;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.battery.Duty;
+import org.ostendum.core.charge.ChargeHistory;
 import org.ostendum.core.charge.ChargeSample;
 import org.ostendum.core.charge.ChargeSums;
 import org.ostendum.core.charge.EndOfCharge;
@@ -27,6 +29,7 @@ import org.springframework.stereotype.Service;
 /** Puts together one charge as it has gone so far, and what speaks for its end. */
 @Service
 class ChargeDesk {
+    private static final Duration YEAR = Duration.ofDays(365);
     private static final Duration LOOKED_BACK = Duration.ofDays(120);
     private static final int EARLIER = 3;
     private static final double FINISH_TIMES = 1.75;
@@ -35,11 +38,13 @@ class ChargeDesk {
     private final Bench bench;
     private final Ledger ledger;
     private final ChargeReadings readings;
+    private final ZoneId zone;
 
-    ChargeDesk(Bench bench, Ledger ledger, ChargeReadings readings) {
+    ChargeDesk(Bench bench, Ledger ledger, ChargeReadings readings, ZoneId zone) {
         this.bench = bench;
         this.ledger = ledger;
         this.readings = readings;
+        this.zone = zone;
     }
 
     /**
@@ -69,6 +74,12 @@ class ChargeDesk {
             Instant next = verdict.nextPilot();
             return next != null && !next.isAfter(now);
         }
+    }
+
+    /** @return a year of the battery's charges by month, the newest first */
+    List<ChargeHistory.Month> months(Battery battery) {
+        Instant now = bench.instant();
+        return ChargeHistory.of(ledger.chargeLines(battery.id(), now.minus(YEAR)), now, zone);
     }
 
     /** @param lamp whether the charger's lamp says that it is done */

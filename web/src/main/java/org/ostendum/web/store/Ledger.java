@@ -30,6 +30,7 @@ import org.jooq.Record;
 import org.jooq.SortField;
 import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.charge.ChargeHistory;
 import org.ostendum.core.charge.PastCharges;
 import org.ostendum.core.life.Cycles;
 import org.ostendum.core.measure.BatteryEvent;
@@ -222,28 +223,68 @@ public class Ledger {
             EntryKind.CHARGE_START, PastCharges.What.BEGUN,
             EntryKind.CHARGE_END, PastCharges.What.FINISHED);
 
+    private static final Map<EntryKind, ChargeHistory.What> OF_HISTORY = Map.of(
+            EntryKind.DISCHARGE, ChargeHistory.What.WORKED,
+            EntryKind.CHARGE_START, ChargeHistory.What.BEGUN,
+            EntryKind.CHARGE_END, ChargeHistory.What.FINISHED,
+            EntryKind.EQUALISE_END, ChargeHistory.What.EQUALISED,
+            EntryKind.TEMPERATURE_MAX, ChargeHistory.What.HOTTEST);
+
     /** @return the charges of a battery since a moment, without what was corrected away */
     public PastCharges charges(long batteryId, Instant since) {
+        return PastCharges.of(standing(
+                batteryId, since, OF_CHARGES, (at, what, quantity) -> new PastCharges.Line(at, what, quantity)));
+    }
+
+    /** @return what the months of a battery's charges are put together from, without what was corrected away */
+    public List<ChargeHistory.Line> chargeLines(long batteryId, Instant since) {
+        return standing(
+                batteryId, since, OF_HISTORY, (at, what, quantity) -> new ChargeHistory.Line(at, what, quantity));
+    }
+
+    private interface LineOf<W, L> {
+        L line(Instant at, W what, double quantity);
+    }
+
+    private <W, L> List<L> standing(long batteryId, Instant since, Map<EntryKind, W> kinds, LineOf<W, L> as) {
         var correction = LEDGER_ENTRY.as("correction");
-        return PastCharges.of(sql.select(LEDGER_ENTRY.HAPPENED_AT, LEDGER_ENTRY.KIND, LEDGER_ENTRY.QUANTITY)
+        return sql.select(LEDGER_ENTRY.HAPPENED_AT, LEDGER_ENTRY.KIND, LEDGER_ENTRY.QUANTITY)
                 .from(LEDGER_ENTRY)
                 .where(LEDGER_ENTRY
                         .BATTERY_ID
                         .eq(batteryId)
-                        .and(LEDGER_ENTRY.KIND.in(OF_CHARGES.keySet().stream()
-                                .map(EntryKind::name)
-                                .toList()))
+                        .and(LEDGER_ENTRY.KIND.in(
+                                kinds.keySet().stream().map(EntryKind::name).toList()))
                         .and(LEDGER_ENTRY.HAPPENED_AT.ge(since)))
                 .andNotExists(selectOne().from(correction).where(correction.CORRECTS_ID.eq(LEDGER_ENTRY.ID)))
-                .fetch(r -> new PastCharges.Line(
+                .fetch(r -> as.line(
                         r.value1(),
-                        Objects.requireNonNull(OF_CHARGES.get(EntryKind.valueOf(r.value2()))),
-                        r.value3() == null ? 0 : r.value3().doubleValue())));
+                        Objects.requireNonNull(kinds.get(EntryKind.valueOf(r.value2()))),
+                        r.value3() == null ? 0 : r.value3().doubleValue()));
     }
 
     /** @return the kind of line that tells of an event */
     public static EntryKind kind(EventType type) {
         return type == EventType.CLEAN ? EntryKind.WASH : EntryKind.valueOf(type.name());
+    }
+
+    /** @return the waterings of every battery since a moment, without what was corrected away; by the battery's id */
+    public Map<Long, EventLog> waterings(Instant since) {
+        var correction = LEDGER_ENTRY.as("correction");
+        Map<Long, List<BatteryEvent>> byBattery = new HashMap<>();
+        sql.select(LEDGER_ENTRY.BATTERY_ID, LEDGER_ENTRY.HAPPENED_AT, LEDGER_ENTRY.QUANTITY)
+                .from(LEDGER_ENTRY)
+                .where(LEDGER_ENTRY.KIND.eq(EntryKind.WATER.name()).and(LEDGER_ENTRY.HAPPENED_AT.ge(since)))
+                .andNotExists(selectOne().from(correction).where(correction.CORRECTS_ID.eq(LEDGER_ENTRY.ID)))
+                .forEach(r -> byBattery
+                        .computeIfAbsent(r.value1(), b -> new ArrayList<>())
+                        .add(BatteryEvent.of(
+                                r.value2(),
+                                EventType.WATER,
+                                r.value3() == null ? 0 : r.value3().doubleValue())));
+        Map<Long, EventLog> logs = new HashMap<>();
+        byBattery.forEach((battery, events) -> logs.put(battery, new EventLog(events)));
+        return logs;
     }
 
     /** @return what happened to a battery since a moment, without what was corrected away, for the judge */

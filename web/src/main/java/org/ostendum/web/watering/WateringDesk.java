@@ -12,6 +12,7 @@ import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.measure.EventLog;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.water.WaterForecast;
@@ -70,9 +71,11 @@ class WateringDesk {
         Rulebook book = bench.rulebook();
         Map<Long, BatteryState> states = bench.statesOf(all, book);
         Instant now = bench.instant();
+        Map<Long, EventLog> waterings = ledger.waterings(now.minus(LEARNED_FROM));
         return all.stream()
                 .map(battery -> stop(
                         battery,
+                        waterings.getOrDefault(battery.id(), EventLog.NONE),
                         Objects.requireNonNull(states.get(battery.id())),
                         book.rulesFor(battery.type().id()),
                         now))
@@ -81,11 +84,11 @@ class WateringDesk {
                 .toList();
     }
 
-    private Stop stop(Battery battery, BatteryState state, Rules rules, Instant now) {
+    private Stop stop(Battery battery, EventLog waterings, BatteryState state, Rules rules, Instant now) {
         BatteryModel model = battery.type().model();
         @Nullable Instant last = state.happenings().water();
         Optional<WaterForecast> forecast = WaterForecast.of(
-                ledger.events(battery.id(), now.minus(LEARNED_FROM)),
+                waterings,
                 now,
                 WaterForecast.reserve(model.cells(), model.capacity().ampHours()));
         Instant byRule = (last == null ? now : last).plus(rules.duration(RuleKey.waterInterval(model.duty())));

@@ -184,6 +184,16 @@ public final class Words {
         return date.format(DateTimeFormatter.ofPattern("d MMM yyyy", locale));
     }
 
+    /** "Nov 2026". */
+    public String yearMonth(YearMonth month) {
+        return month.format(DateTimeFormatter.ofPattern("MMM yyyy", locale));
+    }
+
+    /** Degrees Celsius in the person's unit. */
+    public String degrees(double celsius) {
+        return temperature(Celsius.of(celsius));
+    }
+
     /** "Nov", in January with the year. */
     public String month(LocalDate day) {
         return day.format(DateTimeFormatter.ofPattern(day.getMonthValue() == 1 ? "MMM yyyy" : "MMM", locale));

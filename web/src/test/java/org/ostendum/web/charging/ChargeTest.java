@@ -143,4 +143,15 @@ class ChargeTest extends HouseTest {
         tom.send("/batteries/P-7/charge", "volts", String.valueOf(2.5 * cells), "amps", "20", "celsius", "50");
         assertThat(tom.page("/batteries/P-7/charge")).contains("Stop: it is too hot.");
     }
+
+    @Test
+    void aYearOfChargesIsToldByMonth() throws Exception {
+        Battery battery = batteries.byCode("T-15").orElseThrow();
+        assertThat(desk.months(battery)).hasSizeGreaterThan(10).allSatisfy(month -> {
+            assertThat(month.starts()).isPositive();
+            assertThat(month.missed()).isLessThan(month.starts());
+        });
+        assertThat(desk.months(battery).get(3).chargeReturn()).isBetween(1.05, 1.2);
+        assertThat(tom.page("/batteries/T-15/charge")).contains("Its charges by month", " Ah · 1.12");
+    }
 }
