@@ -18,6 +18,8 @@ public final class ChargeSums {
     /** A for each Ah of capacity at the end: 3 to 5 A per 100 Ah. */
     private static final double FINISH_RATE = 0.04;
 
+    private static final double FINISH_TIMES = 1.75;
+
     private ChargeSums() {}
 
     /** @param electrolyte -20 to 55 °C */
@@ -29,6 +31,11 @@ public final class ChargeSums {
     /** @return current at which a flooded battery finishes */
     public static Amperes finish(AmpHours capacity) {
         return new Amperes(capacity.ampHours() * FINISH_RATE);
+    }
+
+    /** @return current at and below which a charge is at its finish; it is never held to the ampere */
+    public static Amperes finishesFrom(AmpHours capacity) {
+        return new Amperes(FINISH_TIMES * finish(capacity).amperes());
     }
 
     /** Ampere-hour law: no more amperes than ampere-hours still missing. */

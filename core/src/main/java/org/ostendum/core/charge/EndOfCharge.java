@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
-import org.ostendum.core.battery.Duty;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.rulebook.RuleKey;
@@ -24,8 +23,6 @@ public final class EndOfCharge {
     private static final double STEADY_MILLIVOLTS = 6;
     /** Part by which the current may have changed meanwhile. */
     private static final double STEADY_CURRENT = 0.12;
-    /** At the finish no more flows than so many times the usual finishing current. */
-    private static final double FINISH_TIMES = 1.75;
 
     private static final Duration STRETCH = Duration.ofMinutes(20);
     /** Hourly readings by hand still make a sum of ampere-hours; what lies further apart does not. */
@@ -110,8 +107,7 @@ public final class EndOfCharge {
     }
 
     private static boolean isTooHot(Known known) {
-        Celsius limit = known.rules()
-                .celsius(known.model().duty() == Duty.AIRCRAFT ? RuleKey.CHARGE_STOP_AIRCRAFT : RuleKey.CHARGE_STOP);
+        Celsius limit = known.rules().celsius(RuleKey.chargeStop(known.model().duty()));
         Celsius now = lastTemperature(known.samples());
         return now != null && now.compareTo(limit) >= 0;
     }
@@ -161,11 +157,10 @@ public final class EndOfCharge {
             return false;
         }
         double current = amperes(lately);
-        double finish = ChargeSums.finish(known.model().capacity()).amperes();
         return Math.abs(millivolts(known, lately) - millivolts(known, before)) <= STEADY_MILLIVOLTS
                 && Math.abs(amperes(before) - current) <= STEADY_CURRENT * current
                 && current > 0
-                && current <= FINISH_TIMES * finish;
+                && current <= finishesFrom(known);
     }
 
     /** Read by hand once an hour, each reading has to fit; read by a device, the middle of each stretch does. */
@@ -200,6 +195,10 @@ public final class EndOfCharge {
                 .toArray());
     }
 
+    private static double finishesFrom(Known known) {
+        return ChargeSums.finishesFrom(known.model().capacity()).amperes();
+    }
+
     private static boolean isReturned(Known known) {
         Double taken = known.taken();
         return taken != null
@@ -231,8 +230,7 @@ public final class EndOfCharge {
     /** Once it finishes, an hour after the last reading; before that a reading tells nothing. */
     private static @Nullable Instant nextPilot(Known known) {
         List<ChargeSample> samples = known.samples();
-        double finish =
-                FINISH_TIMES * ChargeSums.finish(known.model().capacity()).amperes();
+        double finish = finishesFrom(known);
         List<Instant> finishing = new ArrayList<>();
         for (int i = samples.size() - 1; i >= 0 && samples.get(i).amperes().amperes() <= finish; i--) {
             finishing.add(samples.get(i).at());

@@ -15,10 +15,5 @@ public enum ChargerKind {
     /** Ends when its clock runs out, full or not. */
     TIMER,
     /** Small constant current for aircraft batteries. */
-    AVIATION;
-
-    /** Whether it ends a charge by looking at the battery. */
-    public boolean seesTheEnd() {
-        return this == TAPER_WITH_FINISH || this == MAINTAINING || this == AUTOMATIC_STOP || this == FERRO_TAPER;
-    }
+    AVIATION
 }

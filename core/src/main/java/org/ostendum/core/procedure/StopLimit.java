@@ -17,7 +17,7 @@ public enum StopLimit {
      */
     public RuleKey rule(@Nullable Duty duty) {
         return switch (this) {
-            case CHARGE -> duty == Duty.AIRCRAFT ? RuleKey.CHARGE_STOP_AIRCRAFT : RuleKey.CHARGE_STOP;
+            case CHARGE -> RuleKey.chargeStop(duty);
             case INITIAL_CHARGE -> RuleKey.INITIAL_PAUSE;
         };
     }

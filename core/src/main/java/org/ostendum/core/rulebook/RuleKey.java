@@ -3,6 +3,7 @@ package org.ostendum.core.rulebook;
 import java.math.BigDecimal;
 import java.util.Arrays;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.Duty;
 
 /**
@@ -159,6 +160,11 @@ public enum RuleKey {
             case AIRCRAFT -> ROUND_INTERVAL_AIRCRAFT;
             case STATIONARY -> ROUND_INTERVAL_STATIONARY;
         };
+    }
+
+    /** @return the rule that holds the temperature at which a charge is stopped */
+    public static RuleKey chargeStop(@Nullable Duty duty) {
+        return duty == Duty.AIRCRAFT ? CHARGE_STOP_AIRCRAFT : CHARGE_STOP;
     }
 
     public static RuleKey waterInterval(Duty duty) {

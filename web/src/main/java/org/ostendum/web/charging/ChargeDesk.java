@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
-import org.ostendum.core.battery.Duty;
 import org.ostendum.core.charge.ChargeHistory;
 import org.ostendum.core.charge.ChargeSample;
 import org.ostendum.core.charge.ChargeSums;
@@ -32,7 +31,6 @@ class ChargeDesk {
     private static final Duration YEAR = Duration.ofDays(365);
     private static final Duration LOOKED_BACK = Duration.ofDays(120);
     private static final int EARLIER = 3;
-    private static final double FINISH_TIMES = 1.75;
     private static final double HEIGHT = 330;
 
     private final Bench bench;
@@ -110,7 +108,7 @@ class ChargeDesk {
                 known.samples(),
                 pilots,
                 EndOfCharge.judge(known),
-                rules.celsius(model.duty() == Duty.AIRCRAFT ? RuleKey.CHARGE_STOP_AIRCRAFT : RuleKey.CHARGE_STOP),
+                rules.celsius(RuleKey.chargeStop(model.duty())),
                 known.samples().isEmpty() ? null : curve(battery, since, known.samples(), past)));
     }
 
@@ -131,7 +129,7 @@ class ChargeDesk {
                 new ChargePlotter.Course(since, samples),
                 earlier.subList(Math.max(0, earlier.size() - EARLIER), earlier.size()),
                 model.cells(),
-                FINISH_TIMES * ChargeSums.finish(model.capacity()).amperes(),
+                ChargeSums.finishesFrom(model.capacity()).amperes(),
                 ChargingDesk.DRAWN_WIDTH,
                 HEIGHT);
     }

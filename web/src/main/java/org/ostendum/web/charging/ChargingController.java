@@ -1,7 +1,6 @@
 package org.ostendum.web.charging;
 
 import java.util.List;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.charger.ChargerMatch;
 import org.ostendum.core.charger.Misfit;
@@ -51,11 +50,8 @@ class ChargingController {
     @GetMapping("/batteries/{code}/chargers")
     String chargers(@PathVariable String code, @RequestParam @Nullable String charger, Model page) {
         Battery battery = batteries.byCode(code).orElseThrow(() -> new NotFound("battery " + code));
-        List<Match> matches = rooms.names().stream()
-                .flatMap(name -> rooms.byCode(name.code()).stream())
-                .flatMap(plan -> plan.stands().stream())
-                .flatMap(stand -> stand.slots().stream())
-                .flatMap(slot -> Stream.ofNullable(slot.charger()))
+        List<Match> matches = rooms.plans().stream()
+                .flatMap(RoomPlan::chargers)
                 .map(c -> new Match(c, ChargingDesk.misfits(c, battery, bench.rulesFor(battery))))
                 .toList();
         page.addAttribute("place", "charging");

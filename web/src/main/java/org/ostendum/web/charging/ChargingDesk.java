@@ -54,8 +54,6 @@ class ChargingDesk {
     private static final Duration AHEAD = Duration.ofHours(12);
     /** A charge begins to gas when so much of its time is gone (rule of thumb). */
     private static final double GASSES_FROM = 0.6;
-    /** Plans hold no height. */
-    private static final double CEILING_METRES = 4;
 
     private static final double USUAL_RATE = 0.16;
     private static final Celsius ROOM = Celsius.of(20);
@@ -81,9 +79,7 @@ class ChargingDesk {
     ChargingView view(boolean fanOff) {
         Instant now = bench.instant();
         List<Line> lines = lines(now);
-        List<RoomPlan> plans = rooms.names().stream()
-                .flatMap(name -> rooms.byCode(name.code()).stream())
-                .toList();
+        List<RoomPlan> plans = rooms.plans();
         Map<Long, RoomPlan.Charger> chargers = chargers(plans);
         List<Running> running = lines.stream()
                 .filter(line -> line.charge().phase() == ChargeState.Phase.CHARGING)
@@ -93,7 +89,7 @@ class ChargingDesk {
         double air = fanOff ? 0 : airWanted(plans);
         List<GasBudget.Moment> moments = plans.isEmpty() || running.isEmpty()
                 ? List.of()
-                : new GasBudget(volume(plans.get(0)), new CubicMetres(air), ROOM)
+                : new GasBudget(new CubicMetres(plans.get(0).cubicMetres()), new CubicMetres(air), ROOM)
                         .ahead(running.stream().map(ChargingDesk::source).toList(), 0, now, AHEAD);
         double alarm = percent(RuleKey.HYDROGEN_ALARM);
         return new ChargingView(
@@ -134,15 +130,12 @@ class ChargingDesk {
 
     private static Map<Long, RoomPlan.Charger> chargers(List<RoomPlan> plans) {
         Map<Long, RoomPlan.Charger> bySlot = new HashMap<>();
-        plans.stream()
-                .flatMap(plan -> plan.stands().stream())
-                .flatMap(stand -> stand.slots().stream())
-                .forEach(slot -> {
-                    RoomPlan.Charger charger = slot.charger();
-                    if (charger != null) {
-                        bySlot.put(slot.id(), charger);
-                    }
-                });
+        plans.stream().flatMap(RoomPlan::slots).forEach(slot -> {
+            RoomPlan.Charger charger = slot.charger();
+            if (charger != null) {
+                bySlot.put(slot.id(), charger);
+            }
+        });
         return bySlot;
     }
 
@@ -184,14 +177,11 @@ class ChargingDesk {
 
     /** What all chargers of the rooms want when they finish at once. */
     private static double airWanted(List<RoomPlan> plans) {
-        return chargers(plans).values().stream()
+        return plans.stream()
+                .flatMap(RoomPlan::chargers)
                 .mapToDouble(c -> Gassing.airPerHour(c.cells(), new Amperes(c.amps() / 4.0))
                         .cubicMetres())
                 .sum();
-    }
-
-    private static CubicMetres volume(RoomPlan plan) {
-        return new CubicMetres(plan.widthCm() / 100.0 * plan.depthCm() / 100.0 * CEILING_METRES);
     }
 
     private GasDrawing drawing(List<GasBudget.Moment> moments, List<Running> running, double alarm) {

@@ -122,8 +122,6 @@ public class DemoHouse implements ApplicationRunner {
     /** Charges between two waterings. */
     private static final int WATERED_AFTER = 10;
 
-    private static final double CHARGER_RATE = 0.16;
-
     private final Map<Long, Charger> chargers = new TreeMap<>();
 
     @Override
@@ -215,7 +213,7 @@ public class DemoHouse implements ApplicationRunner {
             BatteryModel model = standing.get(slot);
             int amperes = model == null
                     ? usual.amps()
-                    : (int) Math.ceil(model.capacity().ampHours() * CHARGER_RATE);
+                    : (int) Math.ceil(model.capacity().ampHours() * RecordedBattery.CHARGER_RATE);
             rooms.addCharger(slot, new Charger(usual.code(), model == null ? usual.cells() : model.cells(), amperes));
         });
     }

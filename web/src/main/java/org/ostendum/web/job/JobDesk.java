@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.battery.Duty;
 import org.ostendum.core.commission.ChargeRow;
 import org.ostendum.core.commission.InitialCharge;
 import org.ostendum.core.commission.InitialChargePlan;
@@ -207,9 +206,10 @@ public class JobDesk {
     private EqualiseView equalise(Run run, Battery battery) {
         Rules rules = bench.rulesFor(battery);
         List<EqualiseEnd.Hourly> rows = Rows.equalise(run, rules.temperatureCorrection());
-        RuleKey limit =
-                battery.type().model().duty() == Duty.AIRCRAFT ? RuleKey.CHARGE_STOP_AIRCRAFT : RuleKey.CHARGE_STOP;
-        return new EqualiseView(rows, EqualiseEnd.stillWanted(rows), rules.celsius(limit));
+        return new EqualiseView(
+                rows,
+                EqualiseEnd.stillWanted(rows),
+                rules.celsius(RuleKey.chargeStop(battery.type().model().duty())));
     }
 
     private LeakView leak(Run run, Battery battery) {

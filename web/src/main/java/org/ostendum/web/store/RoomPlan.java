@@ -1,10 +1,27 @@
 package org.ostendum.web.store;
 
 import java.util.List;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** A room and all that stands in it, but for the batteries. Lengths in centimetres from the back left corner. */
 public record RoomPlan(long id, String code, String name, int widthCm, int depthCm, List<Stand> stands) {
+    /** Plans hold no height: a usual ceiling, m. */
+    private static final double CEILING_METRES = 4;
+
+    public Stream<Slot> slots() {
+        return stands.stream().flatMap(stand -> stand.slots().stream());
+    }
+
+    public Stream<Charger> chargers() {
+        return slots().flatMap(slot -> Stream.ofNullable(slot.charger()));
+    }
+
+    /** @return m³ under a usual ceiling */
+    public double cubicMetres() {
+        return widthCm / 100.0 * depthCm / 100.0 * CEILING_METRES;
+    }
+
     /** What a stand is for. */
     public enum StandKind {
         /** Batteries on a rack or roller bed. */

@@ -43,6 +43,11 @@ public class Rooms {
                 .fetch(r -> new RoomName(r.getId(), r.getCode(), r.getName(), r.getWidthCm(), r.getDepthCm()));
     }
 
+    /** @return every room with all that stands in it */
+    public List<RoomPlan> plans() {
+        return names().stream().flatMap(name -> byCode(name.code()).stream()).toList();
+    }
+
     public Optional<RoomPlan> byCode(String code) {
         return sql.selectFrom(ROOM)
                 .where(ROOM.CODE.eq(code))

@@ -29,8 +29,6 @@ class SumStarts {
     private static final double OVERCHARGE = 0.08;
     /** A tapering charger finishes with a quarter of what is on its plate: 4 of 16 A for each 100 Ah. */
     private static final double FINISH_OF_PLATE = 0.25;
-    /** Plans hold no height. */
-    private static final double CEILING_METRES = 4;
 
     private static final double USUAL_CHARGER = 0.16;
 
@@ -71,15 +69,7 @@ class SumStarts {
     }
 
     private Stream<RoomPlan.Charger> chargers() {
-        return rooms.names().stream()
-                .flatMap(name -> rooms.byCode(name.code()).stream())
-                .flatMap(SumStarts::chargersIn);
-    }
-
-    private static Stream<RoomPlan.Charger> chargersIn(RoomPlan room) {
-        return room.stands().stream()
-                .flatMap(stand -> stand.slots().stream())
-                .flatMap(slot -> Stream.ofNullable(slot.charger()));
+        return rooms.plans().stream().flatMap(RoomPlan::chargers);
     }
 
     private Map<String, Double> ofBattery(Battery battery) {
@@ -119,8 +109,7 @@ class SumStarts {
     }
 
     private Optional<RoomPlan.Charger> chargerOver(Battery battery) {
-        return Optional.ofNullable(battery.roomCode()).flatMap(rooms::byCode).flatMap(room -> room.stands().stream()
-                .flatMap(stand -> stand.slots().stream())
+        return Optional.ofNullable(battery.roomCode()).flatMap(rooms::byCode).flatMap(room -> room.slots()
                 .filter(slot -> battery.slotId() != null && slot.id() == battery.slotId())
                 .flatMap(slot -> Stream.ofNullable(slot.charger()))
                 .findFirst());
@@ -151,13 +140,13 @@ class SumStarts {
 
     /** All its chargers finishing at once: hydrogen goes with cells times amperes, so the amperes are their mean by cells. */
     private static Map<String, Double> ofRoom(RoomPlan room) {
-        List<RoomPlan.Charger> chargers = chargersIn(room).toList();
+        List<RoomPlan.Charger> chargers = room.chargers().toList();
         double cells = chargers.stream().mapToInt(RoomPlan.Charger::cells).sum();
         double cellAmperes = chargers.stream()
                 .mapToDouble(c -> c.cells() * c.amps() * FINISH_OF_PLATE)
                 .sum();
         Map<String, Double> values = new HashMap<>();
-        values.put("roomCubicMetres", room.widthCm() / 100.0 * room.depthCm() / 100.0 * CEILING_METRES);
+        values.put("roomCubicMetres", room.cubicMetres());
         if (cells > 0) {
             values.put("cells", cells);
             values.put("gassingAmperes", Math.round(10 * cellAmperes / cells) / 10.0);

@@ -4,7 +4,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
-import org.ostendum.core.battery.Duty;
 import org.ostendum.core.judge.Case;
 import org.ostendum.core.judge.Cells;
 import org.ostendum.core.judge.Evidence;
@@ -38,7 +37,7 @@ public final class HotBattery implements Question {
         if (peaks.isEmpty()) {
             return new Outcome.NotJudged(Missing.TEMPERATURES);
         }
-        RuleKey rule = battery.model().duty() == Duty.AIRCRAFT ? RuleKey.CHARGE_STOP_AIRCRAFT : RuleKey.CHARGE_STOP;
+        RuleKey rule = RuleKey.chargeStop(battery.model().duty());
         double limit = battery.rules().celsius(rule).degrees();
         List<BatteryEvent> over =
                 peaks.stream().filter(e -> e.quantity() > limit).toList();

@@ -29,7 +29,9 @@ public final class RecordedBattery {
     /** Ah put in for each Ah taken out. */
     public static final double CHARGE_RETURN = 1.12;
 
-    private static final double CHARGER_RATE = 0.16;
+    /** Amperes of the right charger for each Ah. */
+    public static final double CHARGER_RATE = 0.16;
+
     private static final Duration CHARGE_STARTS = Duration.ofMinutes(500);
 
     private static final double HYDROMETER_POINTS = 1.6;
