@@ -15,8 +15,8 @@ public record GasDrawing(
         return "0 0 " + Math.round(width) + " " + Math.round(height);
     }
 
-    /** One battery's share, {@code labelY} null where it is too thin for its name. */
-    public record Layer(String battery, int tone, String points, @Nullable Double labelY) {}
+    /** One battery's share, named where it is thickest; {@code label} null where it is too thin for its name. */
+    public record Layer(String battery, int tone, String points, @Nullable Point label) {}
 
     public record Level(double y, String word) {}
 

@@ -88,10 +88,18 @@ public final class GasPlotter {
         }
         Collections.reverse(back);
         there.addAll(back);
-        int last = moments.size() - 1;
-        double thick = y(under[last]) - y(over[last]);
-        @Nullable Double label = thick < NAMED_FROM ? null : (Double) (y(over[last]) + thick / 2 + 5);
-        return new GasDrawing.Layer(battery, index % 4, Strokes.polyline(there), label);
+        return new GasDrawing.Layer(battery, index % 4, Strokes.polyline(there), label(under, over));
+    }
+
+    private @Nullable Point label(double[] under, double[] over) {
+        int thickest = 0;
+        for (int m = 1; m < over.length; m++) {
+            if (over[m] - under[m] > over[thickest] - under[thickest]) {
+                thickest = m;
+            }
+        }
+        double thick = y(under[thickest]) - y(over[thickest]);
+        return thick < NAMED_FROM ? null : new Point(x(thickest), y(over[thickest]) + thick / 2 + 5);
     }
 
     private double x(int moment) {

@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Objects;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.ostendum.core.gas.GasBudget;
@@ -38,7 +39,9 @@ class GasPlotterTest {
         assertThat(drawing.levels()).hasSize(1);
         assertThat(drawing.levels().get(0).y())
                 .isLessThan(leastY(drawing.layers().get(1)));
-        assertThat(drawing.layers()).allMatch(layer -> layer.labelY() != null);
+        assertThat(drawing.layers())
+                .allSatisfy(layer -> assertThat(drawing.plot().contains(Objects.requireNonNull(layer.label())))
+                        .isTrue());
     }
 
     @Test
