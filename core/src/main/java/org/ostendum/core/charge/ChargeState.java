@@ -4,7 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.measure.Happenings;
-import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.rulebook.Rules;
 
 /**
@@ -26,6 +26,17 @@ public record ChargeState(Phase phase, @Nullable Instant since, Duration left) {
 
     /** Cooling by the clock: {@code charge.cool}. */
     public static ChargeState of(Happenings happenings, Instant now, Rules rules) {
+        return of(happenings, now, rules, null, null);
+    }
+
+    /**
+     * Cooling by the clock, or sooner by the thermometer.
+     *
+     * @param battery its electrolyte now; null where nothing measures it
+     * @param room null likewise
+     */
+    public static ChargeState of(
+            Happenings happenings, Instant now, Rules rules, @Nullable Celsius battery, @Nullable Celsius room) {
         if (happenings.isCharging()) {
             return new ChargeState(Phase.CHARGING, happenings.chargeStart(), Duration.ZERO);
         }
@@ -36,9 +47,9 @@ public record ChargeState(Phase phase, @Nullable Instant since, Duration left) {
                     happenings.discharge(),
                     Duration.ZERO);
         }
-        Duration left = rules.duration(RuleKey.COOLING).minus(Duration.between(filled, now));
-        return left.compareTo(Duration.ZERO) > 0
-                ? new ChargeState(Phase.COOLING, filled, left)
-                : new ChargeState(Phase.READY, filled, Duration.ZERO);
+        Cooling clock = Cooling.of(filled, now, battery, room, rules);
+        return clock.isReady(now)
+                ? new ChargeState(Phase.READY, filled, Duration.ZERO)
+                : new ChargeState(Phase.COOLING, filled, clock.left(now));
     }
 }

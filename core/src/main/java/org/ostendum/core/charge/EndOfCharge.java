@@ -61,6 +61,7 @@ public final class EndOfCharge {
      * @param samples oldest first; impossible ones are passed over
      * @param pilots oldest first
      * @param taken Ah out since the last full charge; null where nobody knows
+     * @param counted Ah in by the charger's own meter, which misses nothing; null where it has none
      * @param lamp whether the charger says that it is done
      */
     public record Known(
@@ -69,12 +70,18 @@ public final class EndOfCharge {
             List<ChargeSample> samples,
             List<Pilot> pilots,
             @Nullable Double taken,
+            @Nullable Double counted,
             boolean lamp) {
         public Known {
             samples = samples.stream()
                     .filter(s -> s.isPossible(model.cells(), model.capacity().ampHours()))
                     .toList();
             pilots = List.copyOf(pilots);
+        }
+
+        /** @return Ah in: counted by the charger, else summed up from the samples */
+        public double returned() {
+            return counted == null ? EndOfCharge.returned(samples) : counted;
         }
     }
 
@@ -203,7 +210,7 @@ public final class EndOfCharge {
         Double taken = known.taken();
         return taken != null
                 && taken > 0
-                && returned(known.samples()) >= taken * known.rules().percent(RuleKey.RETURN_LEAST) / 100.0;
+                && known.returned() >= taken * known.rules().percent(RuleKey.RETURN_LEAST) / 100.0;
     }
 
     /**

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.charge.ChargeKind;
 import org.ostendum.core.charge.ChargeSums;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.judge.Severity;
@@ -39,10 +40,17 @@ public final class ChargerMatch {
      * @param rest volts of the whole battery at rest; null where nobody has read them
      * @param hydrogen most of it in the room over the hours to come with this charge, part of the air, 0 to 1
      * @param kilowattsLeft that the site may still draw; null where nothing limits it
+     * @param wanted kind of charge
+     * @param opportunity whether the battery's sheet allows short charges in the breaks
      */
     public record Surroundings(
-            String connector, @Nullable Volts rest, double hydrogen, @Nullable Double kilowattsLeft) {
-        public static final Surroundings UNKNOWN = new Surroundings("", null, 0, null);
+            String connector,
+            @Nullable Volts rest,
+            double hydrogen,
+            @Nullable Double kilowattsLeft,
+            ChargeKind wanted,
+            boolean opportunity) {
+        public static final Surroundings UNKNOWN = new Surroundings("", null, 0, null, ChargeKind.CONVENTIONAL, false);
     }
 
     /** @return what does not fit, worst first; none for a good match */
@@ -59,6 +67,7 @@ public final class ChargerMatch {
         current();
         lockout();
         surroundings();
+        school();
         misfits.sort((a, b) -> b.severity().compareTo(a.severity()));
         return misfits;
     }
@@ -115,15 +124,31 @@ public final class ChargerMatch {
             add(Misfit.Kind.AIR, Severity.STOP, tenths(percent), rules.value(RuleKey.HYDROGEN_ALARM));
         }
         Double left = now.kilowattsLeft();
-        double wanted = ChargeSums.absorption(
-                                battery.cells(), rules.temperatureCorrection().reference())
+        double wanted = kilowatts(charger, battery.cells(), rules);
+        if (left != null && wanted > left) {
+            add(Misfit.Kind.POWER, Severity.ACT, tenths(wanted), tenths(left));
+        }
+    }
+
+    private void school() {
+        if (now.wanted().needsCaps() && !battery.kind().hasCaps()) {
+            add(Misfit.Kind.SCHOOL, Severity.STOP, Message.of("match.SCHOOL.sealed", battery.kind()));
+        }
+        if (now.wanted().isPartial() && !(charger.opportunity() && now.opportunity())) {
+            add(
+                    Misfit.Kind.SCHOOL,
+                    Severity.STOP,
+                    Message.of(charger.opportunity() ? "match.SCHOOL.battery" : "match.SCHOOL.charger"));
+        }
+    }
+
+    /** @return kW it draws from the mains while it gives its full current to that battery */
+    public static double kilowatts(ChargerSheet charger, int cells, Rules rules) {
+        return ChargeSums.absorption(cells, rules.temperatureCorrection().reference())
                         .volts()
                 * charger.amperes().amperes()
                 / 1000
                 / CHARGER_EFFICIENCY;
-        if (left != null && wanted > left) {
-            add(Misfit.Kind.POWER, Severity.ACT, tenths(wanted), tenths(left));
-        }
     }
 
     private static double tenths(double value) {

@@ -1,5 +1,6 @@
 package org.ostendum.core.charger;
 
+import java.util.Collections;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.ostendum.core.battery.CellKind;
@@ -18,6 +19,7 @@ import org.ostendum.core.quantity.Volts;
  * @param least smallest capacity it is made for
  * @param most largest
  * @param sensesFrom volts for each cell below which it does not start
+ * @param opportunity whether it is made for short charges in the breaks
  */
 public record ChargerSheet(
         String code,
@@ -28,7 +30,8 @@ public record ChargerSheet(
         Amperes amperes,
         AmpHours least,
         AmpHours most,
-        Volts sensesFrom) {
+        Volts sensesFrom,
+        boolean opportunity) {
     private static final double ANY_AMPERES_PER_AH = 0.25;
     private static final double FEW_AMPERES_PER_AH = 0.10;
     private static final double USUAL_SENSING = 1.6;
@@ -54,7 +57,13 @@ public record ChargerSheet(
                 amperes,
                 AmpHours.of(Math.min(5000, amperes.amperes() / ANY_AMPERES_PER_AH)),
                 AmpHours.of(Math.min(5000, amperes.amperes() / FEW_AMPERES_PER_AH)),
-                Volts.of(USUAL_SENSING));
+                Volts.of(USUAL_SENSING),
+                false);
+    }
+
+    /** @return cells of the largest battery it charges */
+    public int mostCells() {
+        return Collections.max(cells);
     }
 
     /** "24, 36 V". */

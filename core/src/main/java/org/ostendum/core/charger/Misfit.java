@@ -19,6 +19,8 @@ public record Misfit(Kind kind, Severity severity, Message sentence) {
         TOO_FEW_AMPERES,
         LOCKOUT,
         AIR,
-        POWER
+        POWER,
+        /** The kind of charge that is wanted. */
+        SCHOOL
     }
 }

@@ -17,7 +17,23 @@ public final class Gassing {
     private static final double KELVIN_AT_ZERO = 273.15;
     private static final int MOST_CELLS = 5000;
 
+    /** V a cell at 25 °C at which gas begins, and at which all of the current makes it (rule of thumb). */
+    private static final double FIRST_GAS = 2.35;
+
+    private static final double ALL_GAS = 2.60;
+    private static final double PER_KELVIN_AND_CELL = -0.004;
+
     private Gassing() {}
+
+    /**
+     * @param perCell V of a cell on charge
+     * @param electrolyte as measured, 25 °C where nobody has
+     * @return part of the current that makes gas, 0 to 1
+     */
+    public static double part(double perCell, Celsius electrolyte) {
+        double at25 = perCell - PER_KELVIN_AND_CELL * (electrolyte.degrees() - 25);
+        return Math.max(0, Math.min(1, (at25 - FIRST_GAS) / (ALL_GAS - FIRST_GAS)));
+    }
 
     /** @return hydrogen for each hour at the room's temperature */
     public static CubicMetres hydrogenPerHour(int cells, Amperes gassing, Celsius room) {

@@ -15,7 +15,11 @@ public enum GateKey {
     NOT_FROZEN("store.freeze", false),
     COOLED("charge.cool", true),
     NO_STOP_FINDING("change.choose", true),
-    RIGHT_WEIGHT("change.choose", true);
+    RIGHT_WEIGHT("change.choose", true),
+    /** What must never be joined. */
+    CHARGER_FITS("charge.match", false),
+    /** What may be done, but not well. */
+    CHARGER_SUITS("charge.match", true);
 
     private final String practice;
     private final boolean mayBeOverridden;

@@ -11,6 +11,8 @@ public final class Gates {
         ALL.put(GateKey.TRAINED, PersonAndRoomGates::trained);
         ALL.put(GateKey.STATION_READY, PersonAndRoomGates::stationReady);
         ALL.put(GateKey.FAN_ON, PersonAndRoomGates::fanOn);
+        ALL.put(GateKey.CHARGER_FITS, ChargerGates::fits);
+        ALL.put(GateKey.CHARGER_SUITS, ChargerGates::suits);
         battery(GateKey.UNDAMAGED, BatteryGates::undamaged);
         battery(GateKey.HAS_CAPS, BatteryGates::hasCaps);
         battery(GateKey.NOT_CHARGING, BatteryGates::notCharging);

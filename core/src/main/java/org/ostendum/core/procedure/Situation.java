@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.charge.ChargeState;
+import org.ostendum.core.charger.Misfit;
 import org.ostendum.core.judge.Finding;
 import org.ostendum.core.measure.Happenings;
 import org.ostendum.core.quantity.Celsius;
@@ -23,6 +24,7 @@ import org.ostendum.core.safety.Training;
  * @param trained what the person who wants to begin has been trained in
  * @param stations of the room in which it would be done
  * @param battery null for a job on the room itself
+ * @param misfits between the battery and the charger it is to go on, worst first; null while no charger is chosen
  */
 public record Situation(
         Instant now,
@@ -31,9 +33,15 @@ public record Situation(
         Training needed,
         Trained trained,
         List<StationState> stations,
-        @Nullable BatteryFacts battery) {
+        @Nullable BatteryFacts battery,
+        @Nullable List<Misfit> misfits) {
     public Situation {
         stations = List.copyOf(stations);
+    }
+
+    /** The same moment with a charger chosen. */
+    public Situation on(List<Misfit> charger) {
+        return new Situation(now, zone, rules, needed, trained, stations, battery, List.copyOf(charger));
     }
 
     /**
@@ -69,7 +77,7 @@ public record Situation(
 
     /** The same moment for a job that asks for another training. */
     Situation needing(Training training) {
-        return new Situation(now, zone, rules, training, trained, stations, battery);
+        return new Situation(now, zone, rules, training, trained, stations, battery, misfits);
     }
 
     public LocalDate today() {

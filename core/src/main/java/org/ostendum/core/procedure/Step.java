@@ -12,6 +12,8 @@ import org.jspecify.annotations.Nullable;
  * @param task what completes it
  * @param photos whether pictures can be put to it
  * @param mayBeSkipped with a reason
+ * @param effect that settling it has at once; null for none
+ * @param gate that must stand open for it, besides those before the job: a later visit; null for none
  */
 public record Step(
         String id,
@@ -20,4 +22,6 @@ public record Step(
         @Nullable String picture,
         Task task,
         boolean photos,
-        boolean mayBeSkipped) {}
+        boolean mayBeSkipped,
+        @Nullable StepEffect effect,
+        @Nullable GateKey gate) {}

@@ -10,5 +10,10 @@ public enum Unit {
     DAYS,
     COUNT,
     PERCENT,
-    MILLIVOLTS
+    MILLIVOLTS,
+    KILOWATTS,
+    /** For each litre. */
+    MILLIGRAMS,
+    /** Hundredths of the site’s money. */
+    CENTS
 }

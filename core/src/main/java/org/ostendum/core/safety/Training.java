@@ -8,5 +8,7 @@ public enum Training {
     CELL_REPAIR,
     /** Licensed work. */
     AIRCRAFT,
-    SPILL_LEADER
+    SPILL_LEADER,
+    /** Drawing, adding and mixing acid. */
+    ACID_WORK
 }

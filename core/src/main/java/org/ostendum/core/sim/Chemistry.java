@@ -9,7 +9,7 @@ package org.ostendum.core.sim;
  */
 final class Chemistry {
     /** Water split by each Ah that does not go into the plates, g. */
-    private static final double WATER_SPLIT = 0.336;
+    static final double WATER_SPLIT = 0.336;
     /** Points of layering built by charging a whole capacity without gas. */
     private static final double LAYERS_BUILT = 40;
     /** E-foldings of mixing for each whole capacity turned into gas. */

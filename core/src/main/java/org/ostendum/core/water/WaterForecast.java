@@ -20,9 +20,9 @@ import org.ostendum.core.statistics.Robust;
  */
 public record WaterForecast(Instant nextAt, double perDay, int waterings) {
     /** g of water between the marks for each cell and Ah (rule of thumb for trays). */
-    private static final double RESERVE_PER_AH = 0.6;
+    static final double RESERVE_PER_AH = 0.6;
     /** At the low mark a quarter of it is left above the plates. */
-    private static final double USED_AT_LOW_MARK = 0.75;
+    static final double USED_AT_LOW_MARK = 0.75;
     /** Waterings learned from: a season, not a life. */
     private static final int MOST = 8;
 

@@ -60,7 +60,7 @@ class EndOfChargeTest {
 
     private static EndOfCharge.Verdict judge(
             List<ChargeSample> samples, List<EndOfCharge.Pilot> pilots, @Nullable Double taken, boolean lamp) {
-        return EndOfCharge.judge(new EndOfCharge.Known(TRAY, Rules.standard(), samples, pilots, taken, lamp));
+        return EndOfCharge.judge(new EndOfCharge.Known(TRAY, Rules.standard(), samples, pilots, taken, null, lamp));
     }
 
     @Test
@@ -176,5 +176,15 @@ class EndOfChargeTest {
         assertThat(judge(samples, List.of(), null, false).nextPilot()).isEqualTo(START.plus(Duration.ofMinutes(125)));
         assertThat(judge(samples, pilots(60, 1270), null, false).nextPilot())
                 .isEqualTo(START.plus(Duration.ofHours(1)));
+    }
+
+    @Test
+    void whatTheChargerCountedGoesBeforeASumWithGaps() {
+        EndOfCharge.Known gaps =
+                new EndOfCharge.Known(TRAY, Rules.standard(), List.of(), List.of(), 400.0, 430.0, true);
+        EndOfCharge.Known none = new EndOfCharge.Known(TRAY, Rules.standard(), List.of(), List.of(), 400.0, null, true);
+
+        assertThat(EndOfCharge.judge(gaps).decision()).isEqualTo(EndOfCharge.Decision.FULL);
+        assertThat(EndOfCharge.judge(none).decision()).isEqualTo(EndOfCharge.Decision.NOT_YET);
     }
 }

@@ -13,6 +13,7 @@ import org.ostendum.core.battery.CellKind;
 import org.ostendum.core.battery.Duty;
 import org.ostendum.core.battery.GravityMarks;
 import org.ostendum.core.battery.TrayPattern;
+import org.ostendum.core.charge.ChargeKind;
 import org.ostendum.core.judge.Severity;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.quantity.Amperes;
@@ -43,12 +44,14 @@ class ChargerMatchTest {
                 new Amperes(amperes),
                 AmpHours.of(300),
                 AmpHours.of(800),
-                Volts.of(1.6));
+                Volts.of(1.6),
+                false);
     }
 
     private static ChargerMatch.Surroundings now(
             String connector, @Nullable Double rest, double hydrogen, @Nullable Double kilowatts) {
-        return new ChargerMatch.Surroundings(connector, rest == null ? null : Volts.of(rest), hydrogen, kilowatts);
+        return new ChargerMatch.Surroundings(
+                connector, rest == null ? null : Volts.of(rest), hydrogen, kilowatts, ChargeKind.CONVENTIONAL, false);
     }
 
     private static List<Misfit.Kind> kinds(List<Misfit> misfits) {
@@ -110,5 +113,46 @@ class ChargerMatchTest {
         assertThat(ChargerMatch.of(sheet, battery(18, 600, CellKind.FLOODED), ChargerMatch.Surroundings.UNKNOWN, RULES))
                 .isEmpty();
         assertThat(sheet.voltages()).isEqualTo("36 V");
+    }
+
+    private static ChargerMatch.Surroundings wanting(ChargeKind kind, boolean batteryMadeForIt) {
+        return new ChargerMatch.Surroundings("", null, 0, null, kind, batteryMadeForIt);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"false, false, 1", "true, false, 1", "false, true, 1", "true, true, 0"})
+    void shortChargesInTheBreaksWantChargerAndBatteryMadeForThem(boolean charger, boolean battery, int misfits) {
+        ChargerSheet sheet = new ChargerSheet(
+                "C1",
+                ChargerKind.TAPER_WITH_FINISH,
+                Set.of(18),
+                Set.of(CellKind.FLOODED),
+                "",
+                new Amperes(100),
+                AmpHours.of(300),
+                AmpHours.of(800),
+                Volts.of(1.6),
+                charger);
+        assertThat(ChargerMatch.of(
+                        sheet, battery(18, 600, CellKind.FLOODED), wanting(ChargeKind.OPPORTUNITY, battery), RULES))
+                .hasSize(misfits);
+    }
+
+    @Test
+    void sealedCellsAreNeverEqualised() {
+        ChargerSheet gel = new ChargerSheet(
+                "C1",
+                ChargerKind.TAPER_WITH_FINISH,
+                Set.of(18),
+                Set.of(CellKind.GEL),
+                "",
+                new Amperes(100),
+                AmpHours.of(300),
+                AmpHours.of(800),
+                Volts.of(1.6),
+                false);
+        assertThat(kinds(ChargerMatch.of(
+                        gel, battery(18, 600, CellKind.GEL), wanting(ChargeKind.EQUALISE, false), RULES)))
+                .containsExactly(Misfit.Kind.SCHOOL);
     }
 }

@@ -15,6 +15,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.ostendum.core.charge.ChargeState;
+import org.ostendum.core.charger.Misfit;
 import org.ostendum.core.judge.Cells;
 import org.ostendum.core.judge.Finding;
 import org.ostendum.core.judge.FindingCode;
@@ -23,6 +24,7 @@ import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.judge.Severity;
 import org.ostendum.core.measure.Happenings;
 import org.ostendum.core.procedure.GateOutcome.Shut;
+import org.ostendum.core.procedure.GateOutcome.Unknown;
 import org.ostendum.core.procedure.Situation.BatteryFacts;
 import org.ostendum.core.procedure.Situation.WeightPlate;
 import org.ostendum.core.quantity.Celsius;
@@ -60,6 +62,8 @@ class GatesTest {
             new StationState(StationCheck.VENTILATION, hoursAgo(24), true, Kit.NONE));
     private Trained trained = TRAINED;
 
+    private @Nullable List<Misfit> misfits = List.of();
+
     private Situation situation() {
         Rules rules = Rules.standard();
         return new Situation(
@@ -80,7 +84,8 @@ class GatesTest {
                         gravity,
                         defects,
                         930,
-                        plate));
+                        plate),
+                misfits);
     }
 
     private GateOutcome ask(GateKey key) {
@@ -105,7 +110,8 @@ class GatesTest {
     void everyBatteryGateLetsAJobOnTheRoomThrough(GateKey key) {
         Situation room = situation();
         assertThat(Gates.ask(
-                        key, new Situation(NOW, room.zone(), room.rules(), room.needed(), trained, stations, null)))
+                        key,
+                        new Situation(NOW, room.zone(), room.rules(), room.needed(), trained, stations, null, null)))
                 .isEqualTo(GateOutcome.OPEN);
     }
 
@@ -237,6 +243,38 @@ class GatesTest {
     void theBatteryIsTheCounterweight(int from, int to, boolean shut) {
         plate = new WeightPlate("F3", from, to);
         assertThat(ask(GateKey.RIGHT_WEIGHT) instanceof Shut).isEqualTo(shut);
+    }
+
+    private static Misfit misfit(Misfit.Kind kind, Severity severity) {
+        return new Misfit(kind, severity, Message.of("match." + kind));
+    }
+
+    @Test
+    void beforeAChargerIsChosenSomebodyHasToLook() {
+        misfits = null;
+        assertThat(ask(GateKey.CHARGER_FITS)).isInstanceOf(Unknown.class);
+        assertThat(ask(GateKey.CHARGER_SUITS)).isInstanceOf(Unknown.class);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "VOLTAGE, STOP, true, false",
+        "TOO_MANY_AMPERES, ACT, false, true",
+        "TOO_FEW_AMPERES, WATCH, false, false"
+    })
+    void whatMustNeverBeJoinedIsShutAndWhatSuitsBadlyCanBeAnsweredFor(
+            Misfit.Kind kind, Severity severity, boolean never, boolean badly) {
+        misfits = List.of(misfit(kind, severity));
+        assertThat(ask(GateKey.CHARGER_FITS) instanceof Shut).isEqualTo(never);
+        assertThat(ask(GateKey.CHARGER_SUITS) instanceof Shut).isEqualTo(badly);
+        assertThat(GateKey.CHARGER_FITS.mayBeOverridden()).isFalse();
+    }
+
+    @Test
+    void aLockedOutBatteryIsLedToItsRecovery() {
+        misfits = List.of(misfit(Misfit.Kind.LOCKOUT, Severity.ACT));
+        assertThat(ask(GateKey.CHARGER_SUITS)).isInstanceOfSatisfying(Shut.class, shut -> assertThat(shut.opensBy())
+                .isEqualTo("recover"));
     }
 
     @Test

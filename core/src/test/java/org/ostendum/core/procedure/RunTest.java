@@ -57,7 +57,7 @@ class RunTest {
     }
 
     private static Step step(String id, Task task) {
-        return new Step(id, "Do " + id, null, null, task, false, true);
+        return new Step(id, "Do " + id, null, null, task, false, true, null, null);
     }
 
     private final List<RunEvent> events = new ArrayList<>();

@@ -30,7 +30,7 @@ class SimulatedChargeTest {
     private static final List<ChargeSample> CHARGE = SimulatedCharge.of(TRAY, 0.6, START, Duration.ofMinutes(5), 4);
 
     private static EndOfCharge.Verdict judged(List<ChargeSample> samples, boolean lamp) {
-        return EndOfCharge.judge(new EndOfCharge.Known(TRAY, Rules.standard(), samples, List.of(), 360.0, lamp));
+        return EndOfCharge.judge(new EndOfCharge.Known(TRAY, Rules.standard(), samples, List.of(), 360.0, null, lamp));
     }
 
     @Test

@@ -1,0 +1,38 @@
+package org.ostendum.core.alarm;
+
+import org.ostendum.core.judge.Severity;
+
+/** What an alarm is about. The gravest come first. */
+public enum AlarmKind {
+    GAS_STOP(Severity.STOP),
+    OVER_TEMPERATURE(Severity.STOP),
+    GAS_HIGH(Severity.STOP),
+    FAN_OFF(Severity.STOP),
+    NO_END(Severity.ACT),
+    ENDED_EARLY(Severity.ACT),
+    /** The battery lies below what the charger senses: recovery. */
+    LOCKOUT(Severity.ACT),
+    WRONG_VOLTAGE(Severity.STOP),
+    NOT_STARTED(Severity.ACT),
+    LEVEL_LOW(Severity.WATCH),
+    /** A device has said nothing sensible for a while. */
+    NOT_HEARD(Severity.WATCH);
+
+    private final Severity severity;
+
+    AlarmKind(Severity severity) {
+        this.severity = severity;
+    }
+
+    /** @return whether it is about one charge, and gone with it */
+    public boolean isOfCharge() {
+        return switch (this) {
+            case OVER_TEMPERATURE, NO_END, ENDED_EARLY, LOCKOUT, WRONG_VOLTAGE, NOT_STARTED -> true;
+            default -> false;
+        };
+    }
+
+    public Severity severity() {
+        return severity;
+    }
+}

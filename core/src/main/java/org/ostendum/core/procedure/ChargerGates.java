@@ -1,0 +1,41 @@
+package org.ostendum.core.procedure;
+
+import java.util.List;
+import org.ostendum.core.charger.Misfit;
+import org.ostendum.core.judge.Evidence;
+import org.ostendum.core.judge.Message;
+import org.ostendum.core.judge.Severity;
+
+/** Gates on the charger a battery is to go on. */
+final class ChargerGates {
+    private ChargerGates() {}
+
+    /** Voltage, connector, chemistry, the room's air: no argument opens it. */
+    static GateOutcome fits(Situation situation) {
+        return ask(situation, Severity.STOP, "gate.CHARGER_FITS.remedy");
+    }
+
+    /** Size, current, sensing voltage, power: it can be answered for, with a reason. */
+    static GateOutcome suits(Situation situation) {
+        return ask(situation, Severity.ACT, "gate.CHARGER_SUITS.remedy");
+    }
+
+    private static GateOutcome ask(Situation situation, Severity severity, String remedy) {
+        if (situation.battery() == null) {
+            return GateOutcome.OPEN;
+        }
+        List<Misfit> misfits = situation.misfits();
+        if (misfits == null) {
+            return new GateOutcome.Unknown(Message.of("gate.CHARGER_FITS.unknown"));
+        }
+        return misfits.stream()
+                .filter(m -> m.severity() == severity)
+                .findFirst()
+                .map(m -> GateOutcome.shut(
+                        m.sentence(),
+                        Message.of(remedy),
+                        m.kind() == Misfit.Kind.LOCKOUT ? "recover" : null,
+                        new Evidence("misfit", m.kind().name())))
+                .orElse(GateOutcome.OPEN);
+    }
+}
