@@ -2,6 +2,7 @@ package org.ostendum.web.store;
 
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.charge.ChargeKind;
 import org.ostendum.core.procedure.Run.Status;
 
 /**
@@ -11,6 +12,8 @@ import org.ostendum.core.procedure.Run.Status;
  * @param battery code of the battery, null for a job on the room
  * @param machine code of the machine it is issued to or found in, null for none
  * @param endedAt null while under way
+ * @param chargerId it charges on; null for none
+ * @param chargeKind what for; null where it does not charge
  */
 public record Job(
         long id,
@@ -24,7 +27,10 @@ public record Job(
         Instant begunAt,
         String begunBy,
         Status status,
-        @Nullable Instant endedAt) {
+        @Nullable Instant endedAt,
+        @Nullable Long chargerId,
+        @Nullable String charger,
+        @Nullable ChargeKind chargeKind) {
     public boolean isOpen() {
         return endedAt == null;
     }

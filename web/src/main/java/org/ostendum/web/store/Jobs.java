@@ -1,6 +1,7 @@
 package org.ostendum.web.store;
 
 import static org.ostendum.web.store.jooq.Tables.BATTERY;
+import static org.ostendum.web.store.jooq.Tables.CHARGER;
 import static org.ostendum.web.store.jooq.Tables.JOB;
 import static org.ostendum.web.store.jooq.Tables.JOB_EVENT;
 import static org.ostendum.web.store.jooq.Tables.MACHINE;
@@ -15,6 +16,7 @@ import org.jooq.DSLContext;
 import org.jooq.Record;
 import org.jooq.SelectConditionStep;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.charge.ChargeKind;
 import org.ostendum.core.procedure.Run.Status;
 import org.ostendum.core.procedure.RunEvent;
 import org.springframework.stereotype.Repository;
@@ -47,7 +49,21 @@ public class Jobs {
             long roomId,
             @Nullable Long batteryId,
             @Nullable Long machineId,
-            long personId) {
+            long personId,
+            @Nullable Long chargerId,
+            @Nullable ChargeKind chargeKind) {
+        /** A job that charges nothing. */
+        public NewJob(
+                String procedureId,
+                int version,
+                String text,
+                long roomId,
+                @Nullable Long batteryId,
+                @Nullable Long machineId,
+                long personId) {
+            this(procedureId, version, text, roomId, batteryId, machineId, personId, null, null);
+        }
+
         String openKey() {
             return procedureId + (batteryId == null ? ":room " + roomId : ":" + batteryId);
         }
@@ -62,6 +78,10 @@ public class Jobs {
                 .set(JOB.ROOM_ID, job.roomId())
                 .set(JOB.BATTERY_ID, job.batteryId())
                 .set(JOB.MACHINE_ID, job.machineId())
+                .set(JOB.CHARGER_ID, job.chargerId())
+                .set(
+                        JOB.CHARGE_KIND,
+                        job.chargeKind() == null ? null : job.chargeKind().name())
                 .set(JOB.BEGUN_AT, clock.instant())
                 .set(JOB.BEGUN_BY, job.personId())
                 .set(JOB.STATUS, Status.RUNNING.name())
@@ -106,7 +126,7 @@ public class Jobs {
 
     private SelectConditionStep<Record> select(Condition condition) {
         return sql.select(JOB.fields())
-                .select(BATTERY.CODE, MACHINE.CODE, PERSON.NAME)
+                .select(BATTERY.CODE, MACHINE.CODE, PERSON.NAME, CHARGER.CODE)
                 .from(JOB)
                 .join(PERSON)
                 .on(PERSON.ID.eq(JOB.BEGUN_BY))
@@ -114,10 +134,13 @@ public class Jobs {
                 .on(BATTERY.ID.eq(JOB.BATTERY_ID))
                 .leftJoin(MACHINE)
                 .on(MACHINE.ID.eq(JOB.MACHINE_ID))
+                .leftJoin(CHARGER)
+                .on(CHARGER.ID.eq(JOB.CHARGER_ID))
                 .where(condition);
     }
 
     private static Job job(Record r) {
+        @Nullable String kind = r.get(JOB.CHARGE_KIND);
         return new Job(
                 r.get(JOB.ID),
                 r.get(JOB.PROCEDURE_ID),
@@ -130,7 +153,10 @@ public class Jobs {
                 r.get(JOB.BEGUN_AT),
                 r.get(PERSON.NAME),
                 Status.valueOf(r.get(JOB.STATUS)),
-                r.get(JOB.ENDED_AT));
+                r.get(JOB.ENDED_AT),
+                r.get(JOB.CHARGER_ID),
+                r.get(CHARGER.CODE),
+                kind == null ? null : ChargeKind.valueOf(kind));
     }
 
     /** Locks a job against a second writer until the transaction ends. */

@@ -84,7 +84,9 @@ public class Models {
                 Map.entry(BATTERY_MODEL.LEVEL_WORDS, stored.levelWords()),
                 Map.entry(BATTERY_MODEL.WEIGHT_KG, (short) stored.weightKg()),
                 Map.entry(BATTERY_MODEL.CABLE_SIDE, stored.cablesLeft() ? "LEFT" : "RIGHT"),
-                Map.entry(BATTERY_MODEL.DATE_SCHEME, stored.dateScheme().name()));
+                Map.entry(BATTERY_MODEL.DATE_SCHEME, stored.dateScheme().name()),
+                Map.entry(BATTERY_MODEL.CONNECTOR, stored.connector()),
+                Map.entry(BATTERY_MODEL.OPPORTUNITY, stored.opportunity()));
     }
 
     /** What a sheet or a site may be silent on. */
@@ -137,6 +139,8 @@ public class Models {
                 r.get(BATTERY_MODEL.CABLE_SIDE).equals("LEFT"),
                 DateScheme.valueOf(r.get(BATTERY_MODEL.DATE_SCHEME)),
                 torqueTenths(r.get(BATTERY_MODEL.POST_TORQUE_NM)),
+                r.get(BATTERY_MODEL.CONNECTOR),
+                r.get(BATTERY_MODEL.OPPORTUNITY),
                 prices(r));
     }
 }

@@ -3,6 +3,7 @@ package org.ostendum.web.store;
 import java.util.List;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.charger.ChargerSheet;
 
 /** A room and all that stands in it, but for the batteries. Lengths in centimetres from the back left corner. */
 public record RoomPlan(long id, String code, String name, int widthCm, int depthCm, List<Stand> stands) {
@@ -49,7 +50,20 @@ public record RoomPlan(long id, String code, String name, int widthCm, int depth
     public record Slot(long id, int number, @Nullable Charger charger, @Nullable ParkedMachine machine) {}
 
     /** A charger above a slot. */
-    public record Charger(String code, int cells, int amps) {}
+    public record Charger(long id, ChargerSheet sheet) {
+        public String code() {
+            return sheet.code();
+        }
+
+        /** @return cells of the largest battery it charges */
+        public int cells() {
+            return sheet.mostCells();
+        }
+
+        public double amps() {
+            return sheet.amperes().amperes();
+        }
+    }
 
     /** A machine parked in a slot. */
     public record ParkedMachine(long id, String code, String name) {}

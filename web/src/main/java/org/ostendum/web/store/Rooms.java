@@ -15,6 +15,7 @@ import java.util.Optional;
 import org.jooq.DSLContext;
 import org.jooq.Record;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.charger.ChargerSheet;
 import org.ostendum.web.store.RoomPlan.Charger;
 import org.ostendum.web.store.RoomPlan.ParkedMachine;
 import org.ostendum.web.store.RoomPlan.Slot;
@@ -58,7 +59,8 @@ public class Rooms {
     private List<Stand> stands(long roomId) {
         Map<Long, List<Slot>> slots = new LinkedHashMap<>();
         sql.select(SLOT.fields())
-                .select(CHARGER.CODE, CHARGER.CELLS, CHARGER.AMPS, MACHINE.ID, MACHINE.CODE, MACHINE.NAME)
+                .select(CHARGER.fields())
+                .select(MACHINE.ID, MACHINE.CODE, MACHINE.NAME)
                 .from(SLOT)
                 .join(STAND)
                 .on(STAND.ID.eq(SLOT.STAND_ID))
@@ -87,14 +89,22 @@ public class Rooms {
 
     private static Slot slot(Record r) {
         @Nullable
-        Charger charger = r.get(CHARGER.CODE) == null
-                ? null
-                : new Charger(r.get(CHARGER.CODE), r.get(CHARGER.CELLS), r.get(CHARGER.AMPS));
+        Charger charger = r.get(CHARGER.CODE) == null ? null : new Charger(r.get(CHARGER.ID), ChargerRow.sheet(r));
         @Nullable
         ParkedMachine machine = r.get(MACHINE.ID) == null
                 ? null
                 : new ParkedMachine(r.get(MACHINE.ID), r.get(MACHINE.CODE), r.get(MACHINE.NAME));
         return new Slot(r.get(SLOT.ID), r.get(SLOT.NUMBER), charger, machine);
+    }
+
+    /** @return id of the charger above a slot */
+    public Optional<Long> chargerOver(@Nullable Long slotId) {
+        return slotId == null
+                ? Optional.empty()
+                : sql.select(CHARGER.ID)
+                        .from(CHARGER)
+                        .where(CHARGER.SLOT_ID.eq(slotId))
+                        .fetchOptional(CHARGER.ID);
     }
 
     /** @return slots in which neither a battery stands nor a machine parks */
@@ -151,12 +161,17 @@ public class Rooms {
         return slotIds;
     }
 
-    public void addCharger(long slotId, Charger charger) {
-        sql.insertInto(CHARGER)
+    /** @return its id */
+    public long addCharger(long slotId, ChargerSheet sheet) {
+        return sql.insertInto(CHARGER)
+                .set(ChargerRow.row(sheet))
                 .set(CHARGER.SLOT_ID, slotId)
-                .set(CHARGER.CODE, charger.code())
-                .set(CHARGER.CELLS, (short) charger.cells())
-                .set(CHARGER.AMPS, (short) charger.amps())
-                .execute();
+                .returningResult(CHARGER.ID)
+                .fetchSingle()
+                .value1();
+    }
+
+    public void changeCharger(long id, ChargerSheet sheet) {
+        sql.update(CHARGER).set(ChargerRow.row(sheet)).where(CHARGER.ID.eq(id)).execute();
     }
 }

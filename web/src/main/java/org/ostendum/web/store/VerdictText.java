@@ -22,6 +22,7 @@ import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.quantity.GravityDifference;
 import org.ostendum.core.quantity.SpecificGravity;
+import org.ostendum.core.quantity.Volts;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.RuleUse;
 import tools.jackson.databind.JsonNode;
@@ -119,7 +120,7 @@ public final class VerdictText {
                 late);
     }
 
-    private static ObjectNode message(Message message) {
+    static ObjectNode message(Message message) {
         ObjectNode node = Payload.object();
         node.put("key", message.key());
         if (!message.arguments().isEmpty()) {
@@ -129,7 +130,7 @@ public final class VerdictText {
         return node;
     }
 
-    private static Message readMessage(JsonNode node) {
+    static Message readMessage(JsonNode node) {
         List<Object> arguments = new ArrayList<>();
         node.path("with").forEach(a -> arguments.add(readArgument(a)));
         return new Message(node.path("key").asString(), arguments);
@@ -145,6 +146,8 @@ public final class VerdictText {
             return node.put("difference", difference.tenths());
         } else if (value instanceof Celsius celsius) {
             return node.put("celsius", celsius.tenths());
+        } else if (value instanceof Volts volts) {
+            return node.put("millivolts", volts.millivolts());
         } else if (value instanceof Integer number) {
             return node.put("number", number);
         } else if (value instanceof BigDecimal decimal) {
@@ -174,6 +177,7 @@ public final class VerdictText {
             case "gravity" -> new CorrectedGravity(value.asInt());
             case "difference" -> new GravityDifference(value.asInt());
             case "celsius" -> new Celsius(value.asInt());
+            case "millivolts" -> new Volts(value.asInt());
             case "number" -> value.asInt();
             case "decimal" -> new BigDecimal(value.asString());
             case "date" -> LocalDate.parse(value.asString());
