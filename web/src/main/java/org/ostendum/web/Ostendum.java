@@ -1,6 +1,7 @@
 package org.ostendum.web;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.time.ZoneId;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.SpringApplication;
@@ -14,9 +15,17 @@ public class Ostendum {
         SpringApplication.run(Ostendum.class, arguments);
     }
 
+    /**
+     * The clock of the house. With simulated equipment it may run fast.
+     *
+     * @param agreed when the fast clock and the system’s showed the same; empty for now
+     */
     @Bean
-    Clock clock() {
-        return Clock.systemUTC();
+    Clock clock(@Value("${ostendum.clock.speed}") double speed, @Value("${ostendum.clock.agreed}") String agreed) {
+        Clock system = Clock.systemUTC();
+        return speed == 1
+                ? system
+                : new FastClock(system, agreed.isEmpty() ? system.instant() : Instant.parse(agreed), speed);
     }
 
     /** The zone in which the room's people read a clock. */

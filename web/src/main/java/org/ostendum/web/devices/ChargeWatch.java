@@ -1,0 +1,216 @@
+package org.ostendum.web.devices;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Queue;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.alarm.Alarm;
+import org.ostendum.core.alarm.AlarmKind;
+import org.ostendum.core.alarm.ChargeAlarms;
+import org.ostendum.core.alarm.LevelLamp;
+import org.ostendum.core.charge.ChargeSample;
+import org.ostendum.core.device.ChargerStatus;
+import org.ostendum.core.device.TagStatus;
+import org.ostendum.core.quantity.Celsius;
+import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.rulebook.Rules;
+import org.ostendum.web.judgement.Bench;
+import org.ostendum.web.store.Alarms.Belongs;
+import org.ostendum.web.store.ChargeReadings.DeviceSample;
+import org.ostendum.web.store.ChargeRun;
+import org.ostendum.web.store.ChargeRuns;
+import org.ostendum.web.store.ChargerHappenings;
+import org.ostendum.web.store.Device;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.stereotype.Component;
+
+/** Follows every charge whose charger can be heard: keeps its samples, its meters and its lamp, and judges it. */
+@Component
+class ChargeWatch {
+    private static final List<AlarmKind> KINDS =
+            Arrays.stream(AlarmKind.values()).filter(AlarmKind::isOfCharge).toList();
+
+    private final ChargeRuns runs;
+    private final RunBook book;
+    private final Hearings hearings;
+    private final SampleBuffer samples;
+    private final ChargerHappenings happenings;
+    private final DeviceClock clock;
+    private final Bench bench;
+    private final ObjectProvider<StandInHands> hands;
+    private final Map<Long, ChargeFollower> followers = new ConcurrentHashMap<>();
+    private final Map<Long, ChargerStatus.Trouble> troubles = new HashMap<>();
+    private final Queue<TroubleHeard> unwritten = new ConcurrentLinkedQueue<>();
+    private final Queue<ChargeRun> forgotten = new ConcurrentLinkedQueue<>();
+    private volatile Rules rules = Rules.standard();
+    private volatile int charging;
+
+    ChargeWatch(
+            ChargeRuns runs,
+            RunBook book,
+            Hearings hearings,
+            SampleBuffer samples,
+            ChargerHappenings happenings,
+            DeviceClock clock,
+            Bench bench,
+            ObjectProvider<StandInHands> hands) {
+        this.runs = runs;
+        this.book = book;
+        this.hearings = hearings;
+        this.samples = samples;
+        this.happenings = happenings;
+        this.clock = clock;
+        this.bench = bench;
+        this.hands = hands;
+    }
+
+    /** @return chargers through which current flows */
+    int charging() {
+        return charging;
+    }
+
+    void follow(List<Device> news, List<Device> known, Judged judged) {
+        judged.onCharge(followers.values().stream()
+                .map(follower -> follower.run().batteryId())
+                .collect(Collectors.toSet()));
+        for (Device device : news) {
+            Long charger = device.chargerId();
+            if (device.kind() == Device.Kind.CHARGER && charger != null) {
+                hearings.chargerHeard(charger).ifPresent(heard -> hear(charger, device, heard, judged));
+            } else if (device.kind() == Device.Kind.TAG && device.batteryId() != null) {
+                tag(device, device.batteryId(), judged);
+            }
+        }
+        charging = (int) known.stream()
+                .filter(d -> d.chargerId() != null)
+                .flatMap(d -> hearings.charger(d.chargerId()).stream())
+                .filter(s -> s.state().isCharging())
+                .count();
+    }
+
+    /** A trouble that a charger has told. */
+    private record TroubleHeard(long charger, Instant at, @Nullable Long battery, ChargerStatus.Trouble trouble) {}
+
+    /** Charges that people began or ended since, and the site's rules as they are now. */
+    void learn() {
+        rules = bench.rulesFor(null);
+        Map<Long, ChargeRun> open = new HashMap<>();
+        for (ChargeRun run : runs.open()) {
+            if (run.chargerId() != null) {
+                open.put(run.chargerId(), run);
+            }
+        }
+        followers.entrySet().removeIf(e -> {
+            ChargeRun run = open.get(e.getKey());
+            return run == null || run.id() != e.getValue().run().id();
+        });
+        open.forEach((charger, run) -> {
+            if (!followers.containsKey(charger)) {
+                followers.put(charger, new ChargeFollower(run, book.of(run), clock.speed()));
+            }
+        });
+    }
+
+    private void hear(long charger, Device device, Heard<ChargerStatus> heard, Judged judged) {
+        ChargerStatus status = heard.status();
+        ChargeFollower follower = followers.get(charger);
+        trouble(charger, follower, status);
+        if (follower == null) {
+            unattended(charger, device, status, judged);
+            return;
+        }
+        if (status.state() == ChargerStatus.State.EMPTY) {
+            forgotten.add(follower.run());
+        }
+        @Nullable Celsius celsius = celsius(follower.run().batteryId());
+        follower.hear(heard, celsius);
+        ChargeSample sample = follower.takeSample();
+        if (sample != null) {
+            samples.add(new DeviceSample(follower.run().batteryId(), sample));
+        }
+        List<Alarm> alarms = ChargeAlarms.of(follower.watched(status, celsius, clock.nanos()));
+        judged.add(
+                KINDS,
+                follower.facts().battery().code(),
+                alarms,
+                new Belongs(follower.run().batteryId(), charger, null));
+        judged.add(KINDS, device.name(), List.of(), new Belongs(null, charger, null));
+    }
+
+    private @Nullable Celsius celsius(long batteryId) {
+        return hearings.tag(batteryId).map(TagStatus::celsius).orElse(null);
+    }
+
+    /** Something is plugged in and nobody has said what: only what the charger itself says can be judged. */
+    private void unattended(long charger, Device device, ChargerStatus status, Judged judged) {
+        ChargeAlarms.Watched watched = new ChargeAlarms.Watched(
+                device.name(),
+                status,
+                null,
+                rules.celsius(RuleKey.CHARGE_STOP),
+                Duration.ZERO,
+                null,
+                null,
+                true,
+                rules);
+        judged.add(KINDS, device.name(), ChargeAlarms.of(watched), new Belongs(null, charger, null));
+    }
+
+    private void trouble(long charger, @Nullable ChargeFollower follower, ChargerStatus status) {
+        ChargerStatus.Trouble before = troubles.put(charger, status.trouble());
+        if (status.trouble() != ChargerStatus.Trouble.NONE && before != null && before != status.trouble()) {
+            unwritten.add(new TroubleHeard(
+                    charger,
+                    clock.now(),
+                    follower == null ? null : (Long) follower.run().batteryId(),
+                    status.trouble()));
+        }
+    }
+
+    private void tag(Device device, long battery, Judged judged) {
+        hearings.tag(battery)
+                .ifPresent(tag -> judged.add(
+                        List.of(AlarmKind.LEVEL_LOW),
+                        device.name(),
+                        LevelLamp.of(device.name(), tag).stream().toList(),
+                        new Belongs(battery, null, null)));
+    }
+
+    /** Writes down what changed of each charge; stand-ins that have forgotten one are told again. */
+    void keep() {
+        List<ChargeRun> changed = new ArrayList<>();
+        for (ChargeFollower follower : followers.values()) {
+            follower.takeChanged().ifPresent(changed::add);
+        }
+        if (!changed.isEmpty()) {
+            runs.keep(changed);
+        }
+        for (TroubleHeard t = unwritten.peek(); t != null; t = unwritten.peek()) {
+            happenings.add(
+                    t.charger(),
+                    t.at(),
+                    ChargerHappenings.What.TROUBLE,
+                    t.battery(),
+                    null,
+                    t.trouble().name());
+            unwritten.remove();
+        }
+        Set<Long> told = new HashSet<>();
+        for (ChargeRun run = forgotten.poll(); run != null; run = forgotten.poll()) {
+            ChargeRun again = run;
+            if (told.add(run.id())) {
+                hands.ifAvailable(h -> h.plug(again));
+            }
+        }
+    }
+}
