@@ -18,6 +18,7 @@ for (const [name, file] of fonts) {
   cpSync(join("node_modules", name, "files", file), join(target, "fonts", file));
 }
 cpSync(join("node_modules", "htmx.org", "dist", "htmx.min.js"), join(target, "htmx.js"));
+cpSync(join("node_modules", "htmx.org", "dist", "ext", "hx-sse.min.js"), join(target, "hx-sse.js"));
 for (const script of readdirSync("src").filter((name) => name.endsWith(".js"))) {
   cpSync(join("src", script), join(target, script));
 }

@@ -64,3 +64,25 @@ for (const form of document.querySelectorAll("form[data-address]")) {
     history.replaceState(null, "", `${location.pathname}?${values}`);
   });
 }
+
+// A choice that changes what may be done is judged as soon as it is made; without this script a button asks for it.
+for (const choice of document.querySelectorAll("[data-judge]")) {
+  const judge = choice.querySelector("button");
+  judge.hidden = true;
+  choice.addEventListener("change", () => judge.form.requestSubmit(judge));
+}
+
+// The cart's meter counts up: what it has poured since the last press belongs to this battery.
+(async () => {
+  const buttons = document.querySelectorAll("[data-cart]");
+  if (!buttons.length) return;
+  const read = async () => Number(await (await fetch("/watering/cart")).text());
+  let before = await read();
+  for (const button of buttons) {
+    button.addEventListener("click", async () => {
+      const now = await read();
+      document.getElementById(button.dataset.cart).value = Math.max(0, now - before);
+      before = now;
+    });
+  }
+})();

@@ -174,7 +174,11 @@ class ChargeController {
         logbook.write(
                 battery,
                 List.of(NewEntry.of(
-                        EntryKind.CHARGE_END, words.now(), person.id(), ampHours, told(view, reason, words))));
+                        EntryKind.CHARGE_END,
+                        view.doneAt(words.now()),
+                        person.id(),
+                        ampHours,
+                        told(view, reason, words))));
         flash.addFlashAttribute("told", words.text("charge.ended", battery.code()));
         return "redirect:/charging";
     }

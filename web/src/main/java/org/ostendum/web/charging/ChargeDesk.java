@@ -3,6 +3,8 @@ package org.ostendum.web.charging;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -12,16 +14,20 @@ import org.ostendum.core.charge.ChargeSample;
 import org.ostendum.core.charge.ChargeSums;
 import org.ostendum.core.charge.EndOfCharge;
 import org.ostendum.core.charge.PastCharges;
+import org.ostendum.core.device.ChargerStatus;
 import org.ostendum.core.measure.Happenings;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
+import org.ostendum.web.devices.Hearings;
 import org.ostendum.web.draw.ChargeCurve;
 import org.ostendum.web.draw.ChargePlotter;
 import org.ostendum.web.judgement.Bench;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.ChargeReadings;
 import org.ostendum.web.store.ChargeReadings.PilotReading;
+import org.ostendum.web.store.ChargeRun;
+import org.ostendum.web.store.ChargeRuns;
 import org.ostendum.web.store.Ledger;
 import org.springframework.stereotype.Service;
 
@@ -30,18 +36,28 @@ import org.springframework.stereotype.Service;
 class ChargeDesk {
     private static final Duration YEAR = Duration.ofDays(365);
     private static final Duration LOOKED_BACK = Duration.ofDays(120);
+    /** No charge lasts longer; what a charger’s clock says may lie a little ahead of ours. */
+    private static final Duration LONGEST = Duration.ofDays(5);
+
     private static final int EARLIER = 3;
-    private static final double HEIGHT = 330;
+    /** Charges looked into for readings: what lies further back is another battery. */
+    private static final int TRIED = 10;
+
+    private static final double HEIGHT = 420;
 
     private final Bench bench;
     private final Ledger ledger;
     private final ChargeReadings readings;
+    private final ChargeRuns runs;
+    private final Hearings hearings;
     private final ZoneId zone;
 
-    ChargeDesk(Bench bench, Ledger ledger, ChargeReadings readings, ZoneId zone) {
+    ChargeDesk(Bench bench, Ledger ledger, ChargeReadings readings, ChargeRuns runs, Hearings hearings, ZoneId zone) {
         this.bench = bench;
         this.ledger = ledger;
         this.readings = readings;
+        this.runs = runs;
+        this.hearings = hearings;
         this.zone = zone;
     }
 
@@ -51,6 +67,8 @@ class ChargeDesk {
      * @param end null while it runs
      * @param taken Ah out before it; null where nobody knows
      * @param returned Ah in by what was read
+     * @param run on its charger; null where nobody has said which
+     * @param status what the charger says; null where it is not heard
      * @param curve null before the first reading
      */
     record ChargeView(
@@ -63,9 +81,18 @@ class ChargeDesk {
             List<EndOfCharge.Pilot> pilots,
             EndOfCharge.Verdict verdict,
             Celsius stopsAt,
+            @Nullable ChargeRun run,
+            @Nullable ChargerStatus status,
             @Nullable ChargeCurve curve) {
         public boolean isRunning() {
             return end == null;
+        }
+
+        /** @return when it was done: what the charger’s lamp said, if it shows full, else now */
+        public Instant doneAt(Instant now) {
+            Instant lamp = run == null ? null : run.meter().lampAt();
+            boolean full = verdict.decision() == EndOfCharge.Decision.FULL;
+            return full && lamp != null && lamp.isBefore(now) ? lamp : now;
         }
 
         public boolean isPilotDue(Instant now) {
@@ -83,33 +110,40 @@ class ChargeDesk {
     /** @param lamp whether the charger's lamp says that it is done */
     Optional<ChargeView> view(Battery battery, boolean lamp) {
         Happenings happened = bench.stateOf(battery).happenings();
-        Instant since = happened.chargeStart();
+        @Nullable ChargeRun run = runs.openOf(battery.id()).orElse(null);
+        @Nullable Instant since = run == null ? happened.chargeStart() : run.begunAt();
         if (since == null) {
             return Optional.empty();
         }
-        Instant filled = happened.filled();
-        @Nullable Instant end = happened.isCharging() ? null : filled;
-        Instant to = end == null ? bench.instant() : end;
-        List<ChargeSample> samples = readings.samples(battery.id(), since, to);
+        boolean running = run != null || happened.isCharging();
+        @Nullable Instant end = running ? null : happened.filled();
+        List<ChargeSample> samples = readings.samples(battery.id(), since, end == null ? since.plus(LONGEST) : end);
         Rules rules = bench.rulesFor(battery);
-        List<EndOfCharge.Pilot> pilots = readings.pilots(battery.id(), since, to).stream()
-                .map(p -> pilot(p, rules))
-                .toList();
+        List<EndOfCharge.Pilot> pilots =
+                readings.pilots(battery.id(), since, end == null ? bench.instant() : end).stream()
+                        .map(p -> pilot(p, rules))
+                        .toList();
         PastCharges past = ledger.charges(battery.id(), since.minus(LOOKED_BACK));
-        @Nullable Double taken = end == null ? past.taken() : null;
+        @Nullable Double taken = running ? past.taken() : null;
         BatteryModel model = battery.type().model();
-        EndOfCharge.Known known = new EndOfCharge.Known(model, rules, samples, pilots, taken, lamp);
+        boolean lit = lamp || (run != null && run.meter().lampAt() != null);
+        @Nullable Double counted = run == null ? null : run.meter().ampHours();
+        EndOfCharge.Known known = new EndOfCharge.Known(model, rules, samples, pilots, taken, counted, lit);
         return Optional.of(new ChargeView(
                 battery,
                 since,
                 end,
                 taken,
-                EndOfCharge.returned(known.samples()),
+                known.returned(),
                 known.samples(),
                 pilots,
                 EndOfCharge.judge(known),
                 rules.celsius(RuleKey.chargeStop(model.duty())),
-                known.samples().isEmpty() ? null : curve(battery, since, known.samples(), past)));
+                run,
+                run == null || run.chargerId() == null
+                        ? null
+                        : hearings.charger(run.chargerId()).orElse(null),
+                known.samples().isEmpty() ? null : curve(battery, since, known.samples(), taken, past)));
     }
 
     private static EndOfCharge.Pilot pilot(PilotReading reading, Rules rules) {
@@ -117,20 +151,30 @@ class ChargeDesk {
                 reading.at(), rules.temperatureCorrection().correct(reading.gravity(), reading.temperature()));
     }
 
-    private ChargeCurve curve(Battery battery, Instant since, List<ChargeSample> samples, PastCharges past) {
+    private ChargeCurve curve(
+            Battery battery, Instant since, List<ChargeSample> samples, @Nullable Double taken, PastCharges past) {
         BatteryModel model = battery.type().model();
-        List<ChargePlotter.Course> earlier = past.spans().stream()
-                .filter(span -> span.from().isBefore(since))
-                .map(span ->
-                        new ChargePlotter.Course(span.from(), readings.samples(battery.id(), span.from(), span.to())))
-                .filter(course -> !course.samples().isEmpty())
-                .toList();
         return ChargePlotter.plot(
                 new ChargePlotter.Course(since, samples),
-                earlier.subList(Math.max(0, earlier.size() - EARLIER), earlier.size()),
+                earlier(battery, since, past),
                 model.cells(),
                 ChargeSums.finishesFrom(model.capacity()).amperes(),
+                taken,
                 ChargingDesk.DRAWN_WIDTH,
                 HEIGHT);
+    }
+
+    /** The newest charges before it of which anything was read, the newest last. */
+    private List<ChargePlotter.Course> earlier(Battery battery, Instant since, PastCharges past) {
+        Deque<ChargePlotter.Course> earlier = new ArrayDeque<>();
+        List<PastCharges.Span> spans = past.spans();
+        for (int i = spans.size() - 1; i >= Math.max(0, spans.size() - TRIED) && earlier.size() < EARLIER; i--) {
+            PastCharges.Span span = spans.get(i);
+            List<ChargeSample> samples = readings.samples(battery.id(), span.from(), span.to());
+            if (span.from().isBefore(since) && !samples.isEmpty()) {
+                earlier.addFirst(new ChargePlotter.Course(span.from(), samples));
+            }
+        }
+        return List.copyOf(earlier);
     }
 }

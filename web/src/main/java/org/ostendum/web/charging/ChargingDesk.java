@@ -13,35 +13,25 @@ import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.charge.ChargeState;
-import org.ostendum.core.charge.ChargeSums;
-import org.ostendum.core.charge.Cooling;
-import org.ostendum.core.charge.PastCharges;
-import org.ostendum.core.charge.TimeToFull;
-import org.ostendum.core.charger.ChargerMatch;
-import org.ostendum.core.charger.ChargerSheet;
-import org.ostendum.core.charger.Misfit;
+import org.ostendum.core.device.AirStatus;
+import org.ostendum.core.device.TagStatus;
 import org.ostendum.core.equalise.EqualiseProposal;
 import org.ostendum.core.gas.GasBudget;
-import org.ostendum.core.gas.Gassing;
 import org.ostendum.core.judge.Severity;
-import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.quantity.Celsius;
-import org.ostendum.core.quantity.CubicMetres;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.web.charging.ChargingView.CoolingLine;
 import org.ostendum.web.charging.ChargingView.EqualiseLine;
 import org.ostendum.web.charging.ChargingView.ReadyLine;
 import org.ostendum.web.charging.ChargingView.Running;
+import org.ostendum.web.devices.Hearings;
 import org.ostendum.web.draw.GasDrawing;
 import org.ostendum.web.draw.GasPlotter;
 import org.ostendum.web.judgement.Bench;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.BatteryState;
-import org.ostendum.web.store.Ledger;
-import org.ostendum.web.store.RoomPlan;
-import org.ostendum.web.store.Rooms;
 import org.ostendum.web.store.Rulebook;
 import org.springframework.stereotype.Service;
 
@@ -51,24 +41,20 @@ class ChargingDesk {
     static final double DRAWN_WIDTH = 840;
     private static final double DRAWN_HEIGHT = 200;
     private static final Duration LEARNED_FROM = Duration.ofDays(120);
-    private static final Duration AHEAD = Duration.ofHours(12);
-    /** A charge begins to gas when so much of its time is gone (rule of thumb). */
-    private static final double GASSES_FROM = 0.6;
-
-    private static final double USUAL_RATE = 0.16;
-    private static final Celsius ROOM = Celsius.of(20);
 
     private final Batteries batteries;
     private final Bench bench;
-    private final Ledger ledger;
-    private final Rooms rooms;
+    private final OnCharge onCharge;
+    private final RoomGas gas;
+    private final Hearings hearings;
     private final ZoneId zone;
 
-    ChargingDesk(Batteries batteries, Bench bench, Ledger ledger, Rooms rooms, ZoneId zone) {
+    ChargingDesk(Batteries batteries, Bench bench, OnCharge onCharge, RoomGas gas, Hearings hearings, ZoneId zone) {
         this.batteries = batteries;
         this.bench = bench;
-        this.ledger = ledger;
-        this.rooms = rooms;
+        this.onCharge = onCharge;
+        this.gas = gas;
+        this.hearings = hearings;
         this.zone = zone;
     }
 
@@ -79,32 +65,21 @@ class ChargingDesk {
     ChargingView view(boolean fanOff) {
         Instant now = bench.instant();
         List<Line> lines = lines(now);
-        List<RoomPlan> plans = rooms.plans();
-        Map<Long, RoomPlan.Charger> chargers = chargers(plans);
-        List<Running> running = lines.stream()
-                .filter(line -> line.charge().phase() == ChargeState.Phase.CHARGING)
-                .map(line -> running(line, chargers, now))
-                .sorted(Comparator.comparing(r -> r.left().likely()))
-                .toList();
-        double air = fanOff ? 0 : airWanted(plans);
-        List<GasBudget.Moment> moments = plans.isEmpty() || running.isEmpty()
-                ? List.of()
-                : new GasBudget(new CubicMetres(plans.get(0).cubicMetres()), new CubicMetres(air), ROOM)
-                        .ahead(running.stream().map(ChargingDesk::source).toList(), 0, now, AHEAD);
+        Map<Long, BatteryState> states = new HashMap<>();
+        lines.forEach(line -> states.put(line.battery().id(), line.state()));
+        List<Running> running = onCharge.now(lines.stream().map(Line::battery).toList(), states);
+        RoomGas.Ahead ahead = gas.ahead(running, fanOff);
         double alarm = percent(RuleKey.HYDROGEN_ALARM);
         return new ChargingView(
                 running,
                 cooling(lines, now),
                 ready(lines),
                 equalise(lines, now),
-                moments.isEmpty() ? null : drawing(moments, running, alarm),
-                GasBudget.reaches(moments, alarm).orElse(null),
-                100
-                        * moments.stream()
-                                .mapToDouble(GasBudget.Moment::fraction)
-                                .max()
-                                .orElse(0),
-                (int) Math.round(air),
+                ahead.moments().isEmpty() ? null : drawing(ahead.moments(), running, alarm),
+                GasBudget.reaches(ahead.moments(), alarm).orElse(null),
+                100 * ahead.most(),
+                (int) Math.round(ahead.air()),
+                gas.measured(),
                 (int) lines.stream()
                         .filter(ChargingDesk::isReady)
                         .filter(l -> !isFit(l))
@@ -119,69 +94,19 @@ class ChargingDesk {
         List<Battery> all = batteries.all();
         Rulebook book = bench.rulebook();
         Map<Long, BatteryState> states = bench.statesOf(all, book);
+        AirStatus air = gas.measured();
+        @Nullable Celsius room = air == null ? null : air.celsius();
         return all.stream()
                 .map(battery -> {
                     BatteryState state = Objects.requireNonNull(states.get(battery.id()));
                     Rules rules = book.rulesFor(battery.type().id());
-                    return new Line(battery, state, rules, ChargeState.of(state.happenings(), now, rules));
+                    return new Line(
+                            battery,
+                            state,
+                            rules,
+                            ChargeState.of(state.happenings(), now, rules, celsius(battery), room));
                 })
                 .toList();
-    }
-
-    private static Map<Long, RoomPlan.Charger> chargers(List<RoomPlan> plans) {
-        Map<Long, RoomPlan.Charger> bySlot = new HashMap<>();
-        plans.stream().flatMap(RoomPlan::slots).forEach(slot -> {
-            RoomPlan.Charger charger = slot.charger();
-            if (charger != null) {
-                bySlot.put(slot.id(), charger);
-            }
-        });
-        return bySlot;
-    }
-
-    private Running running(Line line, Map<Long, RoomPlan.Charger> chargers, Instant now) {
-        Battery battery = line.battery();
-        BatteryModel model = battery.type().model();
-        RoomPlan.@Nullable Charger charger = battery.slotId() == null ? null : chargers.get(battery.slotId());
-        Instant since = Objects.requireNonNull(line.charge().since());
-        PastCharges past = ledger.charges(battery.id(), now.minus(LEARNED_FROM));
-        Amperes amperes =
-                new Amperes(charger == null ? USUAL_RATE * model.capacity().ampHours() : charger.amps());
-        TimeToFull.Estimate whole = new TimeToFull(model.capacity(), amperes, past.finished()).estimate(past.taken());
-        return new Running(
-                battery,
-                charger,
-                since,
-                whole,
-                whole.after(Duration.between(since, now)),
-                past.finished().size(),
-                charger == null ? List.of() : misfits(charger, battery, line.rules()));
-    }
-
-    static List<Misfit> misfits(RoomPlan.Charger charger, Battery battery, Rules rules) {
-        ChargerSheet sheet = ChargerSheet.ofPlate(charger.code(), charger.cells(), new Amperes(charger.amps()));
-        return ChargerMatch.of(sheet, battery.type().model(), ChargerMatch.Surroundings.UNKNOWN, rules);
-    }
-
-    private static GasBudget.Source source(Running running) {
-        BatteryModel model = running.battery().type().model();
-        long seconds = Math.round(running.whole().likely().toSeconds() * GASSES_FROM);
-        Instant end = running.since().plus(running.whole().late());
-        return new GasBudget.Source(
-                running.battery().code(),
-                model.cells(),
-                ChargeSums.finish(model.capacity()),
-                running.since().plusSeconds(seconds),
-                end);
-    }
-
-    /** What all chargers of the rooms want when they finish at once. */
-    private static double airWanted(List<RoomPlan> plans) {
-        return plans.stream()
-                .flatMap(RoomPlan::chargers)
-                .mapToDouble(c -> Gassing.airPerHour(c.cells(), new Amperes(c.amps() / 4.0))
-                        .cubicMetres())
-                .sum();
     }
 
     private GasDrawing drawing(List<GasBudget.Moment> moments, List<Running> running, double alarm) {
@@ -189,17 +114,21 @@ class ChargingDesk {
         return GasPlotter.plot(moments, names, alarm, percent(RuleKey.HYDROGEN_STOP), zone, DRAWN_WIDTH, DRAWN_HEIGHT);
     }
 
-    private static List<CoolingLine> cooling(List<Line> lines, Instant now) {
+    private List<CoolingLine> cooling(List<Line> lines, Instant now) {
         List<CoolingLine> cooling = new ArrayList<>();
         for (Line line : lines) {
             Instant end = line.charge().since();
             if (line.charge().phase() == ChargeState.Phase.COOLING && end != null) {
-                Cooling clock = Cooling.of(end, now, null, null, line.rules());
-                cooling.add(new CoolingLine(line.battery(), end, clock.readyAt(), clock.left(now)));
+                Duration left = line.charge().left();
+                cooling.add(new CoolingLine(line.battery(), end, now.plus(left), left, celsius(line.battery())));
             }
         }
         cooling.sort(Comparator.comparing(CoolingLine::readyAt));
         return cooling;
+    }
+
+    private @Nullable Celsius celsius(Battery battery) {
+        return hearings.tag(battery.id()).map(TagStatus::celsius).orElse(null);
     }
 
     private static boolean isReady(Line line) {

@@ -5,9 +5,13 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.charge.ChargeKind;
 import org.ostendum.core.charge.TimeToFull;
 import org.ostendum.core.charger.Misfit;
+import org.ostendum.core.device.AirStatus;
+import org.ostendum.core.device.ChargerStatus;
 import org.ostendum.core.equalise.EqualiseProposal;
+import org.ostendum.core.quantity.Celsius;
 import org.ostendum.web.draw.GasDrawing;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.RoomPlan;
@@ -18,6 +22,7 @@ import org.ostendum.web.store.RoomPlan;
  * @param ready waiting longest first, by kind of battery
  * @param gas null where nothing charges in a room
  * @param mostHydrogen per cent of the air
+ * @param air what the sensor says; null where none is heard
  * @param heldBack full and cool, but not fit for work before something is done
  * @param alarmAt when the room's hydrogen is expected to reach the alarm; null for never
  */
@@ -30,6 +35,7 @@ record ChargingView(
         @Nullable Instant alarmAt,
         double mostHydrogen,
         int airCubicMetres,
+        @Nullable AirStatus air,
         int heldBack) {
 
     /**
@@ -40,15 +46,21 @@ record ChargingView(
      * @param left of it now
      * @param learnedFrom finished charges of this battery
      * @param misfits between it and its charger
+     * @param kind what the charge is for
+     * @param status what the charger says of itself; null where it is not heard
+     * @param celsius of its electrolyte by its tag; null likewise
      */
     record Running(
             Battery battery,
             RoomPlan.@Nullable Charger charger,
+            ChargeKind kind,
             Instant since,
             TimeToFull.Estimate whole,
             TimeToFull.Estimate left,
             int learnedFrom,
-            List<Misfit> misfits) {
+            List<Misfit> misfits,
+            @Nullable ChargerStatus status,
+            @Nullable Celsius celsius) {
         /** Whether it should have ended by now, as surely as its past says. */
         public boolean isOverdue() {
             return left.late().isZero();
@@ -74,8 +86,12 @@ record ChargingView(
         }
     }
 
-    /** A battery that has charged and is not cool yet. */
-    record CoolingLine(Battery battery, Instant end, Instant readyAt, Duration left) {}
+    /**
+     * A battery that has charged and is not cool yet.
+     *
+     * @param celsius of its electrolyte; null where nothing measures it
+     */
+    record CoolingLine(Battery battery, Instant end, Instant readyAt, Duration left, @Nullable Celsius celsius) {}
 
     /** One that may work. */
     record ReadyLine(Battery battery, Instant since) {}

@@ -14,7 +14,6 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.charge.ChargeSample;
@@ -25,9 +24,7 @@ import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.sim.SimulatedCharge;
 import org.ostendum.core.water.WaterUse;
 import org.ostendum.web.demo.Lanternmoor.OneBattery;
-import org.ostendum.web.demo.Lanternmoor.Parked;
 import org.ostendum.web.demo.Lanternmoor.Someone;
-import org.ostendum.web.demo.Lanternmoor.Standing;
 import org.ostendum.web.demo.records.Happening;
 import org.ostendum.web.demo.records.Life;
 import org.ostendum.web.demo.records.RecordedBattery;
@@ -38,12 +35,9 @@ import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.ChargeReadings;
 import org.ostendum.web.store.EntryKind;
 import org.ostendum.web.store.Ledger;
-import org.ostendum.web.store.Machine;
-import org.ostendum.web.store.Machines;
 import org.ostendum.web.store.Models;
 import org.ostendum.web.store.NewEntry;
 import org.ostendum.web.store.People;
-import org.ostendum.web.store.RoomPlan.Charger;
 import org.ostendum.web.store.Rooms;
 import org.ostendum.web.store.Rounds;
 import org.ostendum.web.store.RuleChanges;
@@ -65,15 +59,18 @@ public class DemoHouse implements ApplicationRunner {
     private static final Logger LOG = LoggerFactory.getLogger(DemoHouse.class);
     private static final int DAYS = 364;
     private static final long SEED = 20_260_101;
+    /** Charges between two waterings. */
+    private static final int WATERED_AFTER = 10;
 
     private final People people;
     private final Models models;
     private final Rooms rooms;
-    private final Machines machines;
+    private final DemoFloor floor;
     private final Batteries batteries;
     private final PasswordEncoder encoder;
     private final DemoSafety safety;
     private final DemoJobs demoJobs;
+    private final DemoDevices demoDevices;
     private final TransactionTemplate transaction;
     private final ZoneId zone;
     private final Instant now;
@@ -81,6 +78,7 @@ public class DemoHouse implements ApplicationRunner {
     private final Ledger ledger;
     private final Bench bench;
     private final RoundRecord record;
+    private final ChargeReadings readings;
 
     DemoHouse(
             Ledger ledger,
@@ -90,11 +88,12 @@ public class DemoHouse implements ApplicationRunner {
             People people,
             Models models,
             Rooms rooms,
-            Machines machines,
+            DemoFloor floor,
             Batteries batteries,
             PasswordEncoder encoder,
             DemoSafety safety,
             DemoJobs demoJobs,
+            DemoDevices demoDevices,
             ChargeReadings readings,
             TransactionTemplate transaction,
             Clock clock,
@@ -102,11 +101,12 @@ public class DemoHouse implements ApplicationRunner {
         this.people = people;
         this.models = models;
         this.rooms = rooms;
-        this.machines = machines;
+        this.floor = floor;
         this.batteries = batteries;
         this.encoder = encoder;
         this.safety = safety;
         this.demoJobs = demoJobs;
+        this.demoDevices = demoDevices;
         this.readings = readings;
         this.transaction = transaction;
         this.zone = zone;
@@ -117,12 +117,6 @@ public class DemoHouse implements ApplicationRunner {
         this.bench = new Bench(rounds, this.ledger, ruleChanges, states, past, zone);
         this.record = new RoundRecord(bench, this.ledger, rounds);
     }
-
-    private final ChargeReadings readings;
-    /** Charges between two waterings. */
-    private static final int WATERED_AFTER = 10;
-
-    private final Map<Long, Charger> chargers = new TreeMap<>();
 
     @Override
     public void run(ApplicationArguments arguments) {
@@ -136,8 +130,8 @@ public class DemoHouse implements ApplicationRunner {
         Map<String, Iterator<Long>> slots = transaction.execute(status -> {
             addPeople(persons);
             addModels(modelIds);
-            Map<String, Iterator<Long>> free = addRoom();
-            addMachines(free, machineIds);
+            Map<String, Iterator<Long>> free = floor.addStands();
+            floor.park(free, machineIds);
             return free;
         });
         transaction.executeWithoutResult(
@@ -150,9 +144,10 @@ public class DemoHouse implements ApplicationRunner {
             transaction.executeWithoutResult(status -> addBattery(one, modelIds, machineIds, slots, worker, seed));
         }
         transaction.executeWithoutResult(status -> {
-            addChargers();
+            floor.hangChargers();
             addNewcomer(modelIds);
             demoJobs.fill();
+            demoDevices.fill();
         });
         LOG.info("{} batteries with their year are in the house", n);
     }
@@ -181,53 +176,8 @@ public class DemoHouse implements ApplicationRunner {
     }
 
     private void addModels(Map<String, Long> modelIds) {
-        for (StoredModel model : Lanternmoor.MODELS) {
+        for (StoredModel model : LanternmoorModels.ALL) {
             modelIds.put(model.code(), models.add(model));
-        }
-    }
-
-    private Map<String, Iterator<Long>> addRoom() {
-        long room = rooms.add("main", "Lanternmoor battery room", Lanternmoor.ROOM_WIDTH_CM, Lanternmoor.ROOM_DEPTH_CM);
-        Map<String, Iterator<Long>> slots = new HashMap<>();
-        for (Standing standing : Lanternmoor.STANDS) {
-            List<Long> ids = rooms.addStand(room, standing.stand(), standing.slots());
-            for (int i = 0; i < ids.size() && standing.chargerCells() > 0; i++) {
-                chargers.put(
-                        ids.get(i),
-                        new Charger(standing.chargers() + (i + 1), standing.chargerCells(), standing.chargerAmps()));
-            }
-            slots.put(standing.stand().code(), ids.iterator());
-        }
-        return slots;
-    }
-
-    /** Over each slot hangs a charger for what stands there; over a free one the stand's usual. */
-    private void addChargers() {
-        Map<Long, BatteryModel> standing = new HashMap<>();
-        for (Battery battery : batteries.all()) {
-            if (battery.slotId() != null) {
-                standing.put(battery.slotId(), battery.type().model());
-            }
-        }
-        chargers.forEach((slot, usual) -> {
-            BatteryModel model = standing.get(slot);
-            int amperes = model == null
-                    ? usual.amps()
-                    : (int) Math.ceil(model.capacity().ampHours() * RecordedBattery.CHARGER_RATE);
-            rooms.addCharger(slot, new Charger(usual.code(), model == null ? usual.cells() : model.cells(), amperes));
-        });
-    }
-
-    private void addMachines(Map<String, Iterator<Long>> slots, Map<String, Long> machineIds) {
-        for (Parked parked : Lanternmoor.machines()) {
-            Long slot = parked.stand().isEmpty()
-                    ? null
-                    : known(slots, parked.stand()).next();
-            Integer from = parked.fromKg() == 0 ? null : (Integer) parked.fromKg();
-            Integer to = parked.toKg() == 0 ? null : (Integer) parked.toKg();
-            machineIds.put(
-                    parked.code(),
-                    machines.add(new Machine(0, parked.code(), parked.name(), parked.kind(), from, to, slot, null)));
         }
     }
 
@@ -401,7 +351,7 @@ public class DemoHouse implements ApplicationRunner {
         return NewEntry.of(kind, at, worker, rounded, "");
     }
 
-    private static <T> T known(Map<String, T> things, String name) {
+    static <T> T known(Map<String, T> things, String name) {
         T thing = things.get(name);
         if (thing == null) {
             throw new IllegalStateException("The demo has no " + name);

@@ -81,6 +81,7 @@ class DemoSafety {
             new Held("maud", Training.BATTERY_CARE, 90),
             new Held("maud", Training.CHANGING, 90),
             new Held("maud", Training.SPILL_LEADER, 200),
+            new Held("maud", Training.ACID_WORK, 120),
             new Held("tom", Training.BATTERY_CARE, 90),
             new Held("tom", Training.CHANGING, 150),
             new Held("tom", Training.CELL_REPAIR, 300),

@@ -2,30 +2,16 @@ package org.ostendum.web.demo;
 
 import java.util.List;
 import java.util.stream.IntStream;
-import org.ostendum.core.battery.BatteryModel;
-import org.ostendum.core.battery.CellKind;
-import org.ostendum.core.battery.Duty;
-import org.ostendum.core.battery.GravityMarks;
-import org.ostendum.core.battery.LayoutText;
-import org.ostendum.core.battery.TrayPattern;
-import org.ostendum.core.life.Prices;
 import org.ostendum.core.measure.Colour;
-import org.ostendum.core.quantity.AmpHours;
-import org.ostendum.core.receive.DateScheme;
 import org.ostendum.web.demo.records.Habits;
 import org.ostendum.web.demo.records.Story;
 import org.ostendum.web.store.MachineKind;
 import org.ostendum.web.store.Role;
 import org.ostendum.web.store.RoomPlan.Stand;
 import org.ostendum.web.store.RoomPlan.StandKind;
-import org.ostendum.web.store.StoredModel;
 
 /** The made-up film studio of the demo: its people, models, room, machines and batteries. */
 final class Lanternmoor {
-    // Above the models, which are made from them.
-    private static final Prices TRAY_PRICES = new Prices(4600, 380, 420, 1300);
-    private static final Prices PACK_PRICES = new Prices(1150, 190, 90, 700);
-
     static final String PASSWORD = "lanternmoor";
 
     private Lanternmoor() {}
@@ -39,91 +25,6 @@ final class Lanternmoor {
             new Someone("oskar", "Oskar Lindqvarn", Role.SAFETY),
             new Someone("priya", "Priya Nandalay", Role.MECHANIC),
             new Someone("vera", "Vera Quillon", Role.VIEWER));
-
-    private static final String SPLIT_RING = "to the bottom of the vent well’s ring";
-    private static final String ABOVE_SHIELD = "a finger’s breadth above the plates’ shield";
-
-    static final List<StoredModel> MODELS = List.of(
-            tray(
-                    "Corvane 36-600",
-                    "Corvane",
-                    TrayPattern.ROWS_FROM_LEFT.layout(3, 6).text(),
-                    600,
-                    930,
-                    false),
-            tray(
-                    "Corvane 48-700",
-                    "Corvane",
-                    TrayPattern.ROWS_FROM_RIGHT.layout(4, 6).text(),
-                    700,
-                    1340,
-                    false),
-            tray(
-                    "Corvane 24-450",
-                    "Corvane",
-                    TrayPattern.ROWS_FROM_LEFT.layout(3, 4).text(),
-                    450,
-                    520,
-                    true),
-            tray(
-                    "Hallowmere 36-510",
-                    "Hallowmere",
-                    TrayPattern.COLUMNS_FROM_LEFT.layout(3, 6).text(),
-                    510,
-                    810,
-                    true),
-            tray(
-                    "Hallowmere 24-300",
-                    "Hallowmere",
-                    TrayPattern.COLUMNS_FROM_RIGHT.layout(2, 6).text(),
-                    300,
-                    360,
-                    false),
-            pack("Tarnfield 6x6", "1> 2> 3>/6< 5< 4<", 3, 225, 168),
-            pack("Tarnfield 6x8", "1> 2> 3>/6< 5< 4<", 4, 170, 174),
-            pack("Tarnfield 4x12", "1> 2>/4< 3<", 6, 150, 152),
-            pack("Tarnfield 4x6", "1> 2>/4< 3<", 3, 240, 120),
-            aircraft("Skyrow 12-35", "1 2 3/6 5 4", 35, 14),
-            aircraft("Skyrow 24-36", TrayPattern.ROWS_FROM_LEFT.layout(2, 6).text(), 36, 29));
-
-    private static StoredModel tray(
-            String code, String maker, String layout, int ampHours, int weight, boolean cablesLeft) {
-        BatteryModel model = new BatteryModel(
-                code,
-                CellKind.FLOODED,
-                Duty.MOTIVE,
-                LayoutText.parse(layout, 1),
-                AmpHours.of(ampHours),
-                6,
-                GravityMarks.usualFor(Duty.MOTIVE));
-        return new StoredModel(
-                0, model, maker, 12, SPLIT_RING, weight, cablesLeft, DateScheme.LETTER_DIGIT, 250, TRAY_PRICES);
-    }
-
-    private static StoredModel pack(String code, String layout, int cellsPerBlock, int ampHours, int weight) {
-        BatteryModel model = new BatteryModel(
-                code,
-                CellKind.FLOODED,
-                Duty.DEEP_CYCLE,
-                LayoutText.parse(layout, cellsPerBlock),
-                AmpHours.of(ampHours),
-                20,
-                GravityMarks.usualFor(Duty.DEEP_CYCLE));
-        return new StoredModel(
-                0, model, "Tarnfield", 6, ABOVE_SHIELD, weight, false, DateScheme.LETTER_DIGIT_NO_I, 120, PACK_PRICES);
-    }
-
-    private static StoredModel aircraft(String code, String layout, int ampHours, int weight) {
-        BatteryModel model = new BatteryModel(
-                code,
-                CellKind.FLOODED,
-                Duty.AIRCRAFT,
-                LayoutText.parse(layout, 1),
-                AmpHours.of(ampHours),
-                1,
-                GravityMarks.usualFor(Duty.AIRCRAFT));
-        return new StoredModel(0, model, "Skyrow", 8, SPLIT_RING, weight, true, DateScheme.MONTH_YEAR, 80, null);
-    }
 
     /** A stand, its number of slots, and the chargers above them: cells 0 for none. */
     record Standing(Stand stand, int slots, String chargers, int chargerCells, int chargerAmps) {}

@@ -4,11 +4,14 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * One charge over time: volts of a cell above, amperes and degrees beneath.
+ * One charge over time: volts of a cell above, amperes and degrees beneath, ampere-hours and gas at the bottom.
  *
  * @param volts the upper field
- * @param below the lower one
+ * @param below the middle one
+ * @param bottom the lowest one
+ * @param taken where all that was taken out is back, in the lowest field; null where nobody knows
  * @param voltLine points of the volts of one cell; empty for none
+ * @param absorptionX where the current began to fall; null while it has not
  * @param finishX where it began to finish; null while it has not
  * @param earlier lines of earlier charges, drawn behind
  */
@@ -17,16 +20,23 @@ public record ChargeCurve(
         double height,
         Box volts,
         Box below,
+        Box bottom,
         String voltLine,
         String ampLine,
         String celsiusLine,
+        String ampHourLine,
+        String gasLine,
+        @Nullable Double taken,
         List<Point> readings,
+        @Nullable Double absorptionX,
         @Nullable Double finishX,
         List<String> earlier,
         List<Tick> voltTicks,
         List<Tick> hours,
         String mostAmps,
-        String mostCelsius) {
+        String mostCelsius,
+        String mostAmpHours,
+        String mostGas) {
     public String viewBox() {
         return "0 0 " + Math.round(width) + " " + Math.round(height);
     }

@@ -10,6 +10,7 @@ import org.ostendum.core.procedure.Procedure;
 import org.ostendum.core.procedure.Procedure.Subject;
 import org.ostendum.core.procedure.Situation;
 import org.ostendum.core.safety.Training;
+import org.ostendum.web.job.ChargerChoice.Choice;
 import org.ostendum.web.page.Faults;
 import org.ostendum.web.page.NotFound;
 import org.ostendum.web.procedures.ProcedureFile;
@@ -28,6 +29,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** Before a job: what it wants, which gates stand open, and going through one with a reason. */
 @Controller
@@ -41,6 +43,7 @@ class BeginController {
     private final JobDesk desk;
     private final JobRunning running;
     private final Situations situations;
+    private final ChargerChoice chargers;
 
     BeginController(
             SiteProcedures procedures,
@@ -49,7 +52,8 @@ class BeginController {
             Jobs jobs,
             JobDesk desk,
             JobRunning running,
-            Situations situations) {
+            Situations situations,
+            ChargerChoice chargers) {
         this.procedures = procedures;
         this.batteries = batteries;
         this.machines = machines;
@@ -57,6 +61,20 @@ class BeginController {
         this.desk = desk;
         this.running = running;
         this.situations = situations;
+        this.chargers = chargers;
+    }
+
+    /** What is typed before a job: the machine it goes into, the charger it goes on and what for, and a reason. */
+    record Asked(String machine, String charger, String kind, String reason) {
+        static final Asked NOTHING = new Asked("", "", "", "");
+
+        static Asked of(Map<String, String> typed) {
+            return new Asked(
+                    typed.getOrDefault("machine", ""),
+                    typed.getOrDefault("charger", ""),
+                    typed.getOrDefault("kind", ""),
+                    typed.getOrDefault("reason", "").strip());
+        }
     }
 
     /**
@@ -91,28 +109,28 @@ class BeginController {
     String before(
             @PathVariable String code,
             @PathVariable String procedure,
-            @RequestParam(defaultValue = "") String machine,
+            @RequestParam Map<String, String> typed,
             Person person,
             Words words,
             Model page) {
-        return show(battery(code), procedure(procedure), machine, "", Faults.NONE, person, words, page);
+        return show(battery(code), procedure(procedure), Asked.of(typed), Faults.NONE, person, words, page);
     }
 
     @GetMapping("/room-jobs/{procedure}")
     String beforeInRoom(@PathVariable String procedure, Person person, Words words, Model page) {
-        return show(null, procedure(procedure), "", "", Faults.NONE, person, words, page);
+        return show(null, procedure(procedure), Asked.NOTHING, Faults.NONE, person, words, page);
     }
 
     private String show(
             @Nullable Battery battery,
             Procedure procedure,
-            String machine,
-            String reason,
+            Asked asked,
             Faults faults,
             Person person,
             Words words,
             Model page) {
-        List<GateLine> gates = desk.gates(procedure, battery, machine(machine).orElse(null), person, words);
+        @Nullable Choice choice = chargers.of(procedure, battery, asked.charger(), asked.kind());
+        List<GateLine> gates = gates(procedure, battery, asked, choice, person, words);
         page.addAttribute("place", battery == null ? "jobs" : "fleet");
         page.addAttribute("battery", battery);
         page.addAttribute("procedure", procedure);
@@ -122,10 +140,26 @@ class BeginController {
                 "mayOverride",
                 person.isLead() && gates.stream().filter(GateLine::isShut).allMatch(GateLine::mayBeOverridden));
         page.addAttribute("machines", asksForMachine(procedure) ? machines.all() : List.of());
-        page.addAttribute("machine", machine);
-        page.addAttribute("reason", reason);
+        page.addAttribute("machine", asked.machine());
+        page.addAttribute("reason", asked.reason());
+        page.addAttribute("choice", choice);
         page.addAttribute("faults", faults);
         return "job/before";
+    }
+
+    private List<GateLine> gates(
+            Procedure procedure,
+            @Nullable Battery battery,
+            Asked asked,
+            @Nullable Choice choice,
+            Person person,
+            Words words) {
+        Situation situation = situations.of(
+                procedure.training(), battery, machine(asked.machine()).orElse(null), person);
+        if (choice == null || choice.chosen() == null) {
+            return desk.gates(procedure, situation, words);
+        }
+        return desk.gates(procedure, situation.on(choice.misfits()), words);
     }
 
     private static boolean asksForMachine(Procedure procedure) {
@@ -136,38 +170,53 @@ class BeginController {
     Object begin(
             @PathVariable String code,
             @PathVariable String procedure,
-            @RequestParam(defaultValue = "") String machine,
-            @RequestParam(defaultValue = "") String reason,
+            @RequestParam Map<String, String> typed,
             Person person,
             Words words,
             Model page) {
-        return begin(battery(code), procedure(procedure), machine, reason.strip(), person, words, page);
+        return begin(battery(code), procedure(procedure), Asked.of(typed), person, words, page);
+    }
+
+    /** A charger is chosen: what does not fit is told, and stays with the charger if it must never be joined. */
+    @PostMapping("/batteries/{code}/jobs/{procedure}/charger")
+    String choose(
+            @PathVariable String code,
+            @PathVariable String procedure,
+            @RequestParam Map<String, String> typed,
+            Person person,
+            Words words,
+            RedirectAttributes address) {
+        Battery battery = battery(code);
+        Asked asked = Asked.of(typed);
+        @Nullable Choice choice = chargers.of(procedure(procedure), battery, asked.charger(), asked.kind());
+        if (choice != null) {
+            chargers.remember(choice, battery, person, words);
+        }
+        address.addAttribute("charger", asked.charger());
+        address.addAttribute("kind", asked.kind());
+        return "redirect:/batteries/" + battery.code() + "/jobs/" + procedure;
     }
 
     @PostMapping("/room-jobs/{procedure}")
     Object beginInRoom(
             @PathVariable String procedure,
-            @RequestParam(defaultValue = "") String reason,
+            @RequestParam Map<String, String> typed,
             Person person,
             Words words,
             Model page) {
-        return begin(null, procedure(procedure), "", reason.strip(), person, words, page);
+        return begin(null, procedure(procedure), Asked.of(typed), person, words, page);
     }
 
     private Object begin(
-            @Nullable Battery battery,
-            Procedure procedure,
-            String machine,
-            String reason,
-            Person person,
-            Words words,
-            Model page) {
+            @Nullable Battery battery, Procedure procedure, Asked asked, Person person, Words words, Model page) {
         Faults.Finder faults = new Faults.Finder(words);
-        @Nullable Machine into = machine(machine).orElse(null);
+        String reason = asked.reason();
+        @Nullable Machine into = machine(asked.machine()).orElse(null);
+        @Nullable Choice choice = chargers.of(procedure, battery, asked.charger(), asked.kind());
         if (asksForMachine(procedure) && into == null) {
             faults.add("machine", "fault.choose");
         }
-        List<GateLine> shut = desk.gates(procedure, battery, into, person, words).stream()
+        List<GateLine> shut = gates(procedure, battery, asked, choice, person, words).stream()
                 .filter(GateLine::isShut)
                 .toList();
         if (!shut.isEmpty()) {
@@ -180,7 +229,7 @@ class BeginController {
         if (faults.any()) {
             return Faults.page(
                     HttpStatus.UNPROCESSABLE_CONTENT,
-                    show(battery, procedure, machine, reason, faults.found(), person, words, page),
+                    show(battery, procedure, asked, faults.found(), person, words, page),
                     page);
         }
         Map<GateKey, String> overridden = new EnumMap<>(GateKey.class);
@@ -195,7 +244,9 @@ class BeginController {
                         situations.roomOf(battery),
                         battery == null ? null : battery.id(),
                         into == null ? null : into.id(),
-                        person.id()),
+                        person.id(),
+                        choice == null ? null : choice.chargerId(),
+                        choice == null ? null : choice.kind()),
                 overridden);
         return "redirect:/jobs/" + job;
     }

@@ -11,6 +11,7 @@ import org.ostendum.core.procedure.RunEvent;
 import org.ostendum.core.procedure.RunEvent.Kind;
 import org.ostendum.core.procedure.Step;
 import org.ostendum.core.voltage.TopLeak;
+import org.ostendum.web.charging.Charges;
 import org.ostendum.web.judgement.Bench;
 import org.ostendum.web.judgement.Logbook;
 import org.ostendum.web.store.Battery;
@@ -33,13 +34,15 @@ class JobEnding {
     private final Defects defects;
     private final Logbook logbook;
     private final Bench bench;
+    private final Charges charges;
     private final Clock clock;
 
-    JobEnding(Jobs jobs, Defects defects, Logbook logbook, Bench bench, Clock clock) {
+    JobEnding(Jobs jobs, Defects defects, Logbook logbook, Bench bench, Charges charges, Clock clock) {
         this.jobs = jobs;
         this.defects = defects;
         this.logbook = logbook;
         this.bench = bench;
+        this.charges = charges;
         this.clock = clock;
     }
 
@@ -51,6 +54,9 @@ class JobEnding {
         }
         if (run.stopped().isEmpty()) {
             putRight(run, battery, person);
+        } else if (job.chargeKind() != null) {
+            // Whatever stopped it, the charger is off.
+            charges.end(battery);
         }
         for (DefectKind kind : found(run, battery)) {
             boolean ofBattery = kind.isOfBattery() || battery.machineId() == null;
@@ -111,6 +117,12 @@ class JobEnding {
                 .put("title", run.procedure().title());
         if (job.machine() != null) {
             payload.put("machine", job.machine());
+        }
+        if (job.charger() != null) {
+            payload.put("charger", job.charger());
+        }
+        if (job.chargeKind() != null) {
+            payload.put("charge", job.chargeKind().name());
         }
         run.stopped().ifPresent(stop -> payload.put("stopped", stop.text()));
         ArrayNode steps = payload.putArray("steps");

@@ -9,11 +9,16 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.procedure.GateKey;
+import org.ostendum.core.procedure.GateOutcome;
+import org.ostendum.core.procedure.Gates;
 import org.ostendum.core.procedure.Run;
 import org.ostendum.core.procedure.Run.Status;
 import org.ostendum.core.procedure.RunEvent;
 import org.ostendum.core.procedure.RunEvent.Kind;
+import org.ostendum.core.procedure.Situation;
+import org.ostendum.core.procedure.Step;
 import org.ostendum.web.judgement.Bench;
+import org.ostendum.web.page.Faults;
 import org.ostendum.web.procedures.ProcedureFile;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Battery;
@@ -31,6 +36,8 @@ import org.springframework.transaction.annotation.Transactional;
 public class JobRunning {
     private final Jobs jobs;
     private final JobEnding ending;
+    private final StepEffects effects;
+    private final Situations situations;
     private final Batteries batteries;
     private final Trainings trainings;
     private final Bench bench;
@@ -40,6 +47,8 @@ public class JobRunning {
     JobRunning(
             Jobs jobs,
             JobEnding ending,
+            StepEffects effects,
+            Situations situations,
             Batteries batteries,
             Trainings trainings,
             Bench bench,
@@ -47,6 +56,8 @@ public class JobRunning {
             ZoneId zone) {
         this.jobs = jobs;
         this.ending = ending;
+        this.effects = effects;
+        this.situations = situations;
         this.batteries = batteries;
         this.trainings = trainings;
         this.bench = bench;
@@ -123,14 +134,37 @@ public class JobRunning {
         } else if (verdict.faults().any()) {
             return new Answer.Refused(verdict.faults());
         }
+        Faults shut = shutStep(run, said, battery, person, words);
+        if (shut.any()) {
+            return new Answer.Refused(shut);
+        }
         keep(job, events, said, verdict.value(), person, battery);
         return new Answer.Kept();
+    }
+
+    /** A later visit has its own gate: what has to have happened since the one before. */
+    private Faults shutStep(Run run, Said said, @Nullable Battery battery, Person person, Words words) {
+        Faults.Finder faults = new Faults.Finder(words);
+        GateKey gate = said.kind() == Kind.DONE ? run.current().map(Step::gate).orElse(null) : null;
+        if (gate != null) {
+            Situation situation = situations.of(run.procedure().training(), battery, null, person);
+            if (Gates.ask(gate, situation) instanceof GateOutcome.Shut shut) {
+                faults.say("value", words.say(shut.why()) + " " + words.say(shut.remedy()));
+            }
+        }
+        return faults.found();
     }
 
     private void keep(
             Job job, List<JobEvent> events, Said said, String value, Person person, @Nullable Battery battery) {
         int seq = events.isEmpty() ? 1 : events.get(events.size() - 1).seq() + 1;
         jobs.keep(job.id(), seq, new Jobs.NewEvent(said.key(), person.id(), said.kind(), said.about(), value));
+        if (said.kind() == Kind.DONE && battery != null) {
+            run(job, events)
+                    .current()
+                    .filter(step -> step.id().equals(said.about()))
+                    .ifPresent(step -> effects.of(job, step, value, battery, person));
+        }
         Run after = run(job, jobs.events(job.id()));
         if (after.status() == Status.FINISHED) {
             ending.end(job, after, battery, person);

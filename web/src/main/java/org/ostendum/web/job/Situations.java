@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.charge.ChargeState;
+import org.ostendum.core.device.AirStatus;
+import org.ostendum.core.device.TagStatus;
 import org.ostendum.core.judge.Finding;
 import org.ostendum.core.judge.Gravities;
 import org.ostendum.core.judge.NextStep;
@@ -15,7 +17,10 @@ import org.ostendum.core.procedure.Situation;
 import org.ostendum.core.procedure.Situation.BatteryFacts;
 import org.ostendum.core.procedure.Situation.WeightPlate;
 import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.safety.StationCheck;
+import org.ostendum.core.safety.StationState;
 import org.ostendum.core.safety.Training;
+import org.ostendum.web.devices.Hearings;
 import org.ostendum.web.judgement.Bench;
 import org.ostendum.web.procedures.ProcedureFile;
 import org.ostendum.web.store.Battery;
@@ -39,6 +44,7 @@ public class Situations {
     private final Trainings trainings;
     private final Defects defects;
     private final Rooms rooms;
+    private final Hearings hearings;
     private final ZoneId zone;
 
     Situations(
@@ -48,6 +54,7 @@ public class Situations {
             Trainings trainings,
             Defects defects,
             Rooms rooms,
+            Hearings hearings,
             ZoneId zone) {
         this.bench = bench;
         this.rounds = rounds;
@@ -55,6 +62,7 @@ public class Situations {
         this.trainings = trainings;
         this.defects = defects;
         this.rooms = rooms;
+        this.hearings = hearings;
         this.zone = zone;
     }
 
@@ -84,10 +92,22 @@ public class Situations {
                 rules,
                 needed,
                 trainings.of(person.id()),
-                stations.of(roomOf(battery)).stream()
-                        .map(Stations.Station::state)
-                        .toList(),
-                battery == null ? null : facts(battery, machine, rules));
+                stations(roomOf(battery)),
+                battery == null ? null : facts(battery, machine, rules),
+                null);
+    }
+
+    /** What was checked by hand; a fan whose contact is heard is taken as it stands now. */
+    private List<StationState> stations(long room) {
+        List<StationState> checked =
+                stations.of(room).stream().map(Stations.Station::state).toList();
+        return hearings.air(room)
+                .map(air -> checked.stream()
+                        .map(s -> s.check() == StationCheck.VENTILATION
+                                ? new StationState(s.check(), bench.instant(), air.isFanOn(), s.contents())
+                                : s)
+                        .toList())
+                .orElse(checked);
     }
 
     private BatteryFacts facts(Battery battery, @Nullable Machine machine, Rules rules) {
@@ -99,7 +119,7 @@ public class Situations {
                 battery.code(),
                 battery.type().model().kind().hasCaps(),
                 state.happenings(),
-                ChargeState.of(state.happenings(), bench.instant(), rules),
+                charge(battery, state, rules),
                 stillHeld(state),
                 round == null ? null : round.temperature(),
                 round == null ? null : round.takenAt(),
@@ -111,6 +131,15 @@ public class Situations {
                         .collect(Collectors.toSet()),
                 battery.type().weightKg(),
                 plate(machine));
+    }
+
+    private ChargeState charge(Battery battery, BatteryState state, Rules rules) {
+        return ChargeState.of(
+                state.happenings(),
+                bench.instant(),
+                rules,
+                hearings.tag(battery.id()).map(TagStatus::celsius).orElse(null),
+                hearings.air(roomOf(battery)).map(AirStatus::celsius).orElse(null));
     }
 
     /** Plates that were covered since the round no longer stand against a charge. */

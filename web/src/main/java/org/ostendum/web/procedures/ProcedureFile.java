@@ -12,6 +12,7 @@ import org.ostendum.core.procedure.DefectKind;
 import org.ostendum.core.procedure.GateKey;
 import org.ostendum.core.procedure.Procedure;
 import org.ostendum.core.procedure.Step;
+import org.ostendum.core.procedure.StepEffect;
 import org.ostendum.core.procedure.StopCondition;
 import org.ostendum.core.procedure.StopLimit;
 import org.ostendum.core.procedure.Task;
@@ -65,10 +66,21 @@ public record ProcedureFile(
             @Nullable List<AnswerText> choose,
             @Nullable Boolean write,
             Task.Rows.@Nullable Kind rows,
-            @Nullable List<String> signOff) {
+            @Nullable List<String> signOff,
+            @Nullable StepEffect effect,
+            @Nullable GateKey gate) {
 
         Step step() {
-            return new Step(id, text, why, picture, task(), Boolean.TRUE.equals(photos), Boolean.TRUE.equals(skip));
+            return new Step(
+                    id,
+                    text,
+                    why,
+                    picture,
+                    task(),
+                    Boolean.TRUE.equals(photos),
+                    Boolean.TRUE.equals(skip),
+                    effect,
+                    gate);
         }
 
         private StepText under(Rules rules, @Nullable Duty duty) {
@@ -77,24 +89,66 @@ public record ProcedureFile(
 
         StepText measuring(MeasureText measured) {
             return new StepText(
-                    id, text, why, picture, photos, skip, hold, waitMinutes, measured, choose, write, rows, signOff);
+                    id,
+                    text,
+                    why,
+                    picture,
+                    photos,
+                    skip,
+                    hold,
+                    waitMinutes,
+                    measured,
+                    choose,
+                    write,
+                    rows,
+                    signOff,
+                    effect,
+                    gate);
         }
 
         /** A plain step: nothing but words, done when it is said to be done. */
         static StepText plain(String id, String text) {
-            return new StepText(id, text, null, null, null, null, null, null, null, null, null, null, null);
+            return new StepText(id, text, null, null, null, null, null, null, null, null, null, null, null, null, null);
         }
 
         /** The same step, done when a state has been confirmed. */
         StepText holding(String confirm) {
             return new StepText(
-                    id, text, why, picture, photos, skip, confirm, waitMinutes, measure, choose, write, rows, signOff);
+                    id,
+                    text,
+                    why,
+                    picture,
+                    photos,
+                    skip,
+                    confirm,
+                    waitMinutes,
+                    measure,
+                    choose,
+                    write,
+                    rows,
+                    signOff,
+                    effect,
+                    gate);
         }
 
         /** The same step with other words beside it. */
         StepText because(String reason) {
             return new StepText(
-                    id, text, reason, picture, photos, skip, hold, waitMinutes, measure, choose, write, rows, signOff);
+                    id,
+                    text,
+                    reason,
+                    picture,
+                    photos,
+                    skip,
+                    hold,
+                    waitMinutes,
+                    measure,
+                    choose,
+                    write,
+                    rows,
+                    signOff,
+                    effect,
+                    gate);
         }
 
         private Task task() {

@@ -112,6 +112,10 @@ class ModelSetup {
                         stored.dateScheme().name(),
                         "torque",
                         stored.torqueTenths() == 0 ? "" : String.valueOf(stored.torqueTenths() / 10.0),
+                        "connector",
+                        stored.connector(),
+                        "opportunity",
+                        stored.opportunity() ? "yes" : "",
                         "priceNew",
                         price(stored, Prices::newBattery),
                         "priceCell",
@@ -203,6 +207,10 @@ class ModelSetup {
                 : form.choice("scheme", DateScheme.class).orElse(DateScheme.LETTER_DIGIT);
         @Nullable Prices prices = prices(form);
         double torque = form.get("torque").isEmpty() ? 0 : form.number("torque", 1, 60);
+        String connector = form.get("connector");
+        if (connector.length() > 40) {
+            form.fault("connector", "fault.length", connector.substring(0, 20) + "…", 40);
+        }
         if (kind.isEmpty() || duty.isEmpty() || layout.isEmpty() || marks.isEmpty()) {
             return Optional.empty();
         }
@@ -210,7 +218,18 @@ class ModelSetup {
                 new BatteryModel(code, kind.get(), duty.get(), layout.get(), AmpHours.of(capacity), rate, marks.get());
         boolean left = form.get("cables").equals("left");
         return Optional.of(new StoredModel(
-                id, model, maker, mark, markWords, weight, left, scheme, (int) Math.round(torque * 10), prices));
+                id,
+                model,
+                maker,
+                mark,
+                markWords,
+                weight,
+                left,
+                scheme,
+                (int) Math.round(torque * 10),
+                connector,
+                !form.get("opportunity").isEmpty(),
+                prices));
     }
 
     /** All four or none: with some of them no sum can be worked. */

@@ -4,11 +4,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import org.ostendum.core.charger.ChargerSheet;
+import org.ostendum.core.quantity.Amperes;
 import org.ostendum.web.page.Faults;
 import org.ostendum.web.page.NotFound;
 import org.ostendum.web.page.TypedForm;
 import org.ostendum.web.store.RoomPlan;
-import org.ostendum.web.store.RoomPlan.Charger;
 import org.ostendum.web.store.RoomPlan.Stand;
 import org.ostendum.web.store.RoomPlan.StandKind;
 import org.ostendum.web.store.Rooms;
@@ -111,7 +112,8 @@ class RoomSetup {
         List<Long> ids = rooms.addStand(room.id(), stand, slots);
         for (int i = 0; amps.isPresent() && i < ids.size(); i++) {
             String chargerCode = "C" + stand.code() + (i + 1);
-            rooms.addCharger(ids.get(i), new Charger(chargerCode, cells.orElseThrow(), amps.getAsInt()));
+            rooms.addCharger(
+                    ids.get(i), ChargerSheet.ofPlate(chargerCode, cells.orElseThrow(), new Amperes(amps.getAsInt())));
         }
     }
 

@@ -2,10 +2,14 @@ package org.ostendum.web.setup;
 
 import java.util.List;
 import org.ostendum.web.store.Batteries;
+import org.ostendum.web.store.Devices;
+import org.ostendum.web.store.MachineKind;
 import org.ostendum.web.store.Machines;
 import org.ostendum.web.store.Models;
 import org.ostendum.web.store.People;
+import org.ostendum.web.store.RoomPlan;
 import org.ostendum.web.store.Rooms;
+import org.ostendum.web.store.WaterAnalyses;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -18,13 +22,24 @@ class SetupController {
     private final Machines machines;
     private final Rooms rooms;
     private final People people;
+    private final Devices devices;
+    private final WaterAnalyses analyses;
 
-    SetupController(Batteries batteries, Models models, Machines machines, Rooms rooms, People people) {
+    SetupController(
+            Batteries batteries,
+            Models models,
+            Machines machines,
+            Rooms rooms,
+            People people,
+            Devices devices,
+            WaterAnalyses analyses) {
         this.batteries = batteries;
         this.models = models;
         this.machines = machines;
         this.rooms = rooms;
         this.people = people;
+        this.devices = devices;
+        this.analyses = analyses;
     }
 
     /** An area of the setup and how much is in it. */
@@ -37,6 +52,12 @@ class SetupController {
                 "areas",
                 List.of(
                         new Area("rooms", rooms.names().size()),
+                        new Area("chargers", (int) rooms.plans().stream()
+                                .flatMap(RoomPlan::chargers)
+                                .count()),
+                        new Area("devices", devices.all().size()),
+                        new Area("schools", MachineKind.values().length),
+                        new Area("water", analyses.newest().isPresent() ? 1 : 0),
                         new Area("models", models.all().size()),
                         new Area("machines", machines.all().size()),
                         new Area("batteries", batteries.count()),

@@ -83,9 +83,7 @@ class SumStarts {
         values.put("cells", (double) model.cells());
         values.put("isMotive", model.duty() == Duty.MOTIVE ? 1.0 : 0.0);
         values.put("missingAmpereHours", USUAL_DEPTH * capacity);
-        values.put(
-                "chargerAmperes",
-                chargerOver(battery).map(c -> (double) c.amps()).orElse(USUAL_CHARGER * capacity));
+        values.put("chargerAmperes", chargerOver(battery).map(c -> c.amps()).orElse(USUAL_CHARGER * capacity));
         values.put("overchargeAmpereHours", OVERCHARGE * capacity);
         values.put("gassingAmperes", ChargeSums.finish(model.capacity()).amperes());
         List<BatteryCourse.Mark> course = bench.stateOf(battery).course().marks();
@@ -127,7 +125,7 @@ class SumStarts {
     private static Map<String, Double> ofCharger(RoomPlan.Charger charger) {
         return Map.of(
                 "chargerAmperes",
-                (double) charger.amps(),
+                charger.amps(),
                 "cells",
                 (double) charger.cells(),
                 "capacityAmpereHours",

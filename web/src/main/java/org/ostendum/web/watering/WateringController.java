@@ -1,10 +1,13 @@
 package org.ostendum.web.watering;
 
 import java.math.BigDecimal;
+import java.time.Duration;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.ostendum.web.judgement.Logbook;
 import org.ostendum.web.page.Faults;
 import org.ostendum.web.page.TypedForm;
@@ -15,12 +18,15 @@ import org.ostendum.web.store.Person;
 import org.ostendum.web.words.Measures;
 import org.ostendum.web.words.Words;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The watering walk: one list, one row of figures typed down it, one press. */
@@ -33,6 +39,11 @@ class WateringController {
 
     private static final int ODD_LEAST = 300;
     private static final String FIELD = "ml-";
+    /** Typed for "filled to its mark", where nothing meters it. */
+    private static final String TO_MARK = "m";
+
+    private static final Duration MONTH = Duration.ofDays(30);
+    private static final Duration YEAR = Duration.ofDays(365);
 
     private final WateringDesk desk;
     private final Logbook logbook;
@@ -53,6 +64,10 @@ class WateringController {
         page.addAttribute("walk", walk);
         page.addAttribute("form", form);
         page.addAttribute("faults", form.faults());
+        page.addAttribute("quality", desk.quality());
+        page.addAttribute("month", desk.total(MONTH));
+        page.addAttribute("year", desk.total(YEAR));
+        page.addAttribute("metered", desk.metered().isPresent());
         page.addAttribute("unit", Measures.of(words.person()).unit("ml"));
         page.addAttribute("measures", Measures.of(words.person()));
         page.addAttribute(
@@ -60,6 +75,16 @@ class WateringController {
         page.addAttribute(
                 "blocked", walk.stream().filter(s -> s.isDue() && !s.full()).count());
         return "watering/watering";
+    }
+
+    /** What the carts' meters show, in the unit of the reader; the page takes the difference. */
+    @GetMapping(path = "/watering/cart", produces = MediaType.TEXT_PLAIN_VALUE)
+    @ResponseBody
+    ResponseEntity<String> cart(Words words) {
+        Measures measures = Measures.of(words.person());
+        return desk.metered()
+                .map(ml -> ResponseEntity.ok(String.valueOf(Math.round(measures.shown("ml", ml)))))
+                .orElseGet(() -> ResponseEntity.noContent().build());
     }
 
     /** Writes what was poured; nothing of it while one figure is wrong or odd and not said to be meant. */
@@ -71,9 +96,16 @@ class WateringController {
         Measures measures = Measures.of(words.person());
         boolean meant = !form.get("meant").isEmpty();
         Map<Battery, Integer> poured = new LinkedHashMap<>();
+        Set<Battery> toMark = new HashSet<>();
         for (WateringDesk.Stop stop : desk.walk()) {
             String field = FIELD + stop.battery().code();
-            if (!form.get(field).isEmpty()) {
+            if (form.get(field).equalsIgnoreCase(TO_MARK)) {
+                if (!meant && !stop.full()) {
+                    form.fault(field, "watering.fault.not-full", stop.battery().code());
+                }
+                toMark.add(stop.battery());
+                poured.put(stop.battery(), stop.expected() == null ? 0 : stop.expected());
+            } else if (!form.get(field).isEmpty()) {
                 double shown = form.number(field, 0, Math.rint(measures.shown("ml", MOST)));
                 int millilitres = (int) Math.round(measures.metric("ml", shown));
                 check(stop, field, millilitres, meant, form, measures);
@@ -86,7 +118,7 @@ class WateringController {
         if (!form.isSound()) {
             return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(form, words, page), page);
         }
-        write(poured, person, words);
+        write(poured, toMark, person, words);
         int all = poured.values().stream().mapToInt(Integer::intValue).sum();
         flash.addFlashAttribute("told", words.text("watering.kept", poured.size(), words.volume(all)));
         return "redirect:/watering";
@@ -107,7 +139,7 @@ class WateringController {
         }
     }
 
-    private void write(Map<Battery, Integer> poured, Person person, Words words) {
+    private void write(Map<Battery, Integer> poured, Set<Battery> toMark, Person person, Words words) {
         List<Battery> inOrder = new ArrayList<>(poured.keySet());
         for (Battery battery : inOrder) {
             Integer millilitres = poured.get(battery);
@@ -115,7 +147,11 @@ class WateringController {
                 logbook.write(
                         battery,
                         List.of(NewEntry.of(
-                                EntryKind.WATER, words.now(), person.id(), BigDecimal.valueOf(millilitres), "")));
+                                EntryKind.WATER,
+                                words.now(),
+                                person.id(),
+                                millilitres == 0 ? null : BigDecimal.valueOf(millilitres),
+                                toMark.contains(battery) ? words.text("watering.to-mark") : "")));
             }
         }
     }

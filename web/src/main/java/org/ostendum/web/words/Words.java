@@ -84,6 +84,8 @@ public final class Words {
             return String.valueOf(difference.points());
         } else if (value instanceof Celsius celsius) {
             return temperature(celsius);
+        } else if (value instanceof Volts measured) {
+            return volts(measured);
         } else if (value instanceof Cells cells) {
             return cells(cells);
         } else if (value instanceof LocalDate date) {

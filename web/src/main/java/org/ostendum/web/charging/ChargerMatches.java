@@ -1,0 +1,146 @@
+package org.ostendum.web.charging;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.charge.ChargeKind;
+import org.ostendum.core.charge.ChargeState;
+import org.ostendum.core.charge.TimeToFull;
+import org.ostendum.core.charger.ChargerMatch;
+import org.ostendum.core.charger.ChargerMatch.Surroundings;
+import org.ostendum.core.charger.Misfit;
+import org.ostendum.core.device.TagStatus;
+import org.ostendum.core.quantity.Amperes;
+import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.rulebook.Rules;
+import org.ostendum.web.charging.ChargingView.Running;
+import org.ostendum.web.devices.Hearings;
+import org.ostendum.web.devices.RunBook;
+import org.ostendum.web.judgement.Bench;
+import org.ostendum.web.store.Batteries;
+import org.ostendum.web.store.Battery;
+import org.ostendum.web.store.BatteryState;
+import org.ostendum.web.store.RoomPlan;
+import org.ostendum.web.store.Rooms;
+import org.ostendum.web.store.Rulebook;
+import org.springframework.stereotype.Service;
+
+/** Whether a charger goes with a battery here and now: by the sheets, the battery's voltage, the air and the power left. */
+@Service
+public class ChargerMatches {
+    private final Batteries batteries;
+    private final OnCharge onCharge;
+    private final RoomGas gas;
+    private final Rooms rooms;
+    private final Hearings hearings;
+    private final Bench bench;
+
+    ChargerMatches(Batteries batteries, OnCharge onCharge, RoomGas gas, Rooms rooms, Hearings hearings, Bench bench) {
+        this.batteries = batteries;
+        this.onCharge = onCharge;
+        this.gas = gas;
+        this.rooms = rooms;
+        this.hearings = hearings;
+        this.bench = bench;
+    }
+
+    /** A charger beside a battery, and what does not fit. */
+    public record Match(RoomPlan.Charger charger, List<Misfit> misfits) {
+        public boolean isRefused() {
+            return ChargerMatch.isRefused(misfits);
+        }
+
+        public boolean isGood() {
+            return misfits.isEmpty();
+        }
+    }
+
+    /** By the sheets alone. */
+    static List<Misfit> ofPlates(RoomPlan.Charger charger, Battery battery, Rules rules) {
+        return ChargerMatch.of(
+                charger.sheet(),
+                battery.type().model(),
+                around(battery, ChargeKind.CONVENTIONAL, Surroundings.UNKNOWN),
+                rules);
+    }
+
+    private static Surroundings around(Battery battery, ChargeKind wanted, Surroundings now) {
+        return new Surroundings(
+                battery.type().connector(),
+                now.rest(),
+                now.hydrogen(),
+                now.kilowattsLeft(),
+                wanted,
+                battery.type().opportunity());
+    }
+
+    /** @return batteries that have worked since their last charge and go with this charger by the sheets */
+    List<Battery> waitingFor(RoomPlan.Charger charger) {
+        List<Battery> all = batteries.all();
+        Rulebook book = bench.rulebook();
+        Map<Long, BatteryState> states = bench.statesOf(all, book);
+        Instant now = bench.instant();
+        return all.stream()
+                .filter(b -> {
+                    Rules rules = book.rulesFor(b.type().id());
+                    BatteryState state = Objects.requireNonNull(states.get(b.id()));
+                    return ChargeState.of(state.happenings(), now, rules).phase() == ChargeState.Phase.WORKED
+                            && ofPlates(charger, b, rules).isEmpty();
+                })
+                .toList();
+    }
+
+    /** @return every charger of the house beside this battery, those that fit first */
+    public List<Match> all(Battery battery, ChargeKind wanted) {
+        List<Running> running = onCharge.now();
+        Rules rules = bench.rulesFor(battery);
+        BatteryModel model = battery.type().model();
+        @Nullable Double left = kilowattsLeft(running);
+        double hydrogen = gas.with(running, model, whole(battery)).most();
+        Surroundings now = around(
+                battery,
+                wanted,
+                new Surroundings(
+                        "",
+                        hearings.tag(battery.id()).map(TagStatus::volts).orElse(null),
+                        hydrogen,
+                        left,
+                        wanted,
+                        false));
+        return rooms.plans().stream()
+                .flatMap(RoomPlan::chargers)
+                .map(c -> new Match(c, ChargerMatch.of(c.sheet(), model, now, rules)))
+                .sorted((a, b) ->
+                        Integer.compare(a.misfits().size(), b.misfits().size()))
+                .toList();
+    }
+
+    private static Duration whole(Battery battery) {
+        BatteryModel model = battery.type().model();
+        return new TimeToFull(
+                        model.capacity(),
+                        new Amperes(RunBook.USUAL_RATE * model.capacity().ampHours()),
+                        List.of())
+                .estimate(null)
+                .likely();
+    }
+
+    /** What runs is taken at the full current of its charger: it may begin again at any moment. */
+    private @Nullable Double kilowattsLeft(List<Running> running) {
+        Rules site = bench.rulesFor(null);
+        double limit = site.value(RuleKey.SITE_POWER).doubleValue();
+        if (limit == 0) {
+            return null;
+        }
+        double drawn = running.stream()
+                .filter(r -> r.charger() != null)
+                .mapToDouble(r -> ChargerMatch.kilowatts(
+                        r.charger().sheet(), r.battery().type().model().cells(), site))
+                .sum();
+        return Math.max(0, limit - drawn);
+    }
+}

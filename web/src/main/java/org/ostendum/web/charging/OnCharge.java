@@ -1,0 +1,139 @@
+package org.ostendum.web.charging;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.charge.ChargeKind;
+import org.ostendum.core.charge.PastCharges;
+import org.ostendum.core.charge.TimeToFull;
+import org.ostendum.core.charger.Misfit;
+import org.ostendum.core.device.TagStatus;
+import org.ostendum.core.measure.Happenings;
+import org.ostendum.core.quantity.Amperes;
+import org.ostendum.core.rulebook.Rules;
+import org.ostendum.web.charging.ChargingView.Running;
+import org.ostendum.web.devices.Hearings;
+import org.ostendum.web.devices.RunBook;
+import org.ostendum.web.judgement.Bench;
+import org.ostendum.web.store.Batteries;
+import org.ostendum.web.store.Battery;
+import org.ostendum.web.store.BatteryState;
+import org.ostendum.web.store.ChargeRun;
+import org.ostendum.web.store.ChargeRuns;
+import org.ostendum.web.store.Ledger;
+import org.ostendum.web.store.RoomPlan;
+import org.ostendum.web.store.Rooms;
+import org.ostendum.web.store.Rulebook;
+import org.springframework.stereotype.Service;
+
+/** What charges now: from the ledger and the chargers' runs, with what devices say of it. */
+@Service
+class OnCharge {
+    private static final Duration LEARNED_FROM = Duration.ofDays(120);
+
+    private final Batteries batteries;
+    private final Bench bench;
+    private final Ledger ledger;
+    private final Rooms rooms;
+    private final ChargeRuns runs;
+    private final Hearings hearings;
+
+    OnCharge(Batteries batteries, Bench bench, Ledger ledger, Rooms rooms, ChargeRuns runs, Hearings hearings) {
+        this.batteries = batteries;
+        this.bench = bench;
+        this.ledger = ledger;
+        this.rooms = rooms;
+        this.runs = runs;
+        this.hearings = hearings;
+    }
+
+    /** @return the next to be full first */
+    List<Running> now() {
+        List<Battery> all = batteries.all();
+        return now(all, bench.statesOf(all));
+    }
+
+    /** The same of batteries and states at hand. */
+    List<Running> now(Collection<Battery> all, Map<Long, BatteryState> states) {
+        Map<Long, ChargeRun> open = new HashMap<>();
+        runs.open().forEach(run -> open.put(run.batteryId(), run));
+        Map<Long, RoomPlan.Charger> bySlot = new HashMap<>();
+        Map<Long, RoomPlan.Charger> byId = new HashMap<>();
+        rooms.plans().stream().flatMap(RoomPlan::slots).forEach(slot -> {
+            RoomPlan.Charger charger = slot.charger();
+            if (charger != null) {
+                bySlot.put(slot.id(), charger);
+                byId.put(charger.id(), charger);
+            }
+        });
+        Instant now = bench.instant();
+        Rulebook book = bench.rulebook();
+        return all.stream()
+                .filter(b -> open.containsKey(b.id()) || isCharging(states, b))
+                .map(b -> {
+                    ChargeRun run = open.get(b.id());
+                    RoomPlan.@Nullable Charger charger =
+                            run == null ? bySlot.get(b.slotId()) : byId.get(run.chargerId());
+                    return running(
+                            b,
+                            happened(states, b),
+                            run,
+                            charger,
+                            book.rulesFor(b.type().id()),
+                            now);
+                })
+                .sorted(Comparator.comparing(r -> r.left().likely()))
+                .toList();
+    }
+
+    private static boolean isCharging(Map<Long, BatteryState> states, Battery battery) {
+        return happened(states, battery).isCharging();
+    }
+
+    private static Happenings happened(Map<Long, BatteryState> states, Battery battery) {
+        return Objects.requireNonNull(states.get(battery.id())).happenings();
+    }
+
+    private Running running(
+            Battery battery,
+            Happenings happened,
+            @Nullable ChargeRun run,
+            RoomPlan.@Nullable Charger charger,
+            Rules rules,
+            Instant now) {
+        BatteryModel model = battery.type().model();
+        Instant since = run == null ? Objects.requireNonNull(happened.chargeStart()) : run.begunAt();
+        PastCharges past = ledger.charges(battery.id(), now.minus(LEARNED_FROM));
+        TimeToFull.Estimate whole = whole(model, run, charger, past);
+        return new Running(
+                battery,
+                charger,
+                run == null ? ChargeKind.CONVENTIONAL : run.kind(),
+                since,
+                whole,
+                whole.after(Duration.between(since, now)),
+                past.finished().size(),
+                charger == null ? List.<Misfit>of() : ChargerMatches.ofPlates(charger, battery, rules),
+                charger == null ? null : hearings.charger(charger.id()).orElse(null),
+                hearings.tag(battery.id()).map(TagStatus::celsius).orElse(null));
+    }
+
+    /** A low current lasts its hours; anything else as long as it takes. */
+    private static TimeToFull.Estimate whole(
+            BatteryModel model, @Nullable ChargeRun run, RoomPlan.@Nullable Charger charger, PastCharges past) {
+        Duration lasts = run == null ? null : run.lasts();
+        if (lasts != null) {
+            return new TimeToFull.Estimate(lasts, lasts, lasts, false);
+        }
+        double usual = RunBook.USUAL_RATE * model.capacity().ampHours();
+        Amperes amperes = new Amperes(charger == null ? usual : charger.amps());
+        return new TimeToFull(model.capacity(), amperes, past.finished()).estimate(past.taken());
+    }
+}

@@ -1,0 +1,47 @@
+package org.ostendum.web.draw;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.ostendum.core.charge.ChargeSample;
+import org.ostendum.core.charge.EndOfCharge;
+import org.ostendum.core.gas.Gassing;
+import org.ostendum.core.quantity.Amperes;
+import org.ostendum.core.quantity.Celsius;
+
+/**
+ * What a charge has come to at each of its samples.
+ *
+ * @param ampHoursAt put in up to each sample
+ * @param litresAt hydrogen an hour at each sample, by the voltage
+ */
+record Sums(List<Double> ampHoursAt, List<Double> litresAt) {
+    private static final Celsius USUAL = Celsius.of(25);
+
+    static Sums of(List<ChargeSample> samples, int cells) {
+        List<Double> ampHours = new ArrayList<>();
+        List<Double> litres = new ArrayList<>();
+        double sum = 0;
+        for (int i = 0; i < samples.size(); i++) {
+            sum += i == 0 ? 0 : EndOfCharge.returned(samples.subList(i - 1, i + 1));
+            ampHours.add(sum);
+            litres.add(litres(samples.get(i), cells));
+        }
+        return new Sums(ampHours, litres);
+    }
+
+    private static double litres(ChargeSample sample, int cells) {
+        Celsius celsius = sample.celsius() == null ? USUAL : sample.celsius();
+        double part = Gassing.part(sample.volts().volts() / cells, celsius);
+        double amperes = part * sample.amperes().amperes();
+        return 1000
+                * Gassing.hydrogenPerHour(cells, new Amperes(amperes), USUAL).cubicMetres();
+    }
+
+    double ampHours() {
+        return ampHoursAt.isEmpty() ? 0 : ampHoursAt.get(ampHoursAt.size() - 1);
+    }
+
+    double mostLitres() {
+        return litresAt.stream().mapToDouble(Double::doubleValue).max().orElse(0);
+    }
+}

@@ -1,0 +1,124 @@
+package org.ostendum.web.job;
+
+import java.time.Clock;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.charge.ChargeKind;
+import org.ostendum.core.charger.Misfit;
+import org.ostendum.core.procedure.GateKey;
+import org.ostendum.core.procedure.Procedure;
+import org.ostendum.web.charging.ChargerMatches;
+import org.ostendum.web.charging.ChargerMatches.Match;
+import org.ostendum.web.charging.Schools;
+import org.ostendum.web.store.Battery;
+import org.ostendum.web.store.ChargerHappenings;
+import org.ostendum.web.store.Person;
+import org.ostendum.web.store.RoomPlan;
+import org.ostendum.web.store.Rooms;
+import org.ostendum.web.words.Words;
+import org.springframework.stereotype.Component;
+
+/** Which charger a battery goes on, and what for: asked before jobs that charge, judged as soon as it is chosen. */
+@Component
+class ChargerChoice {
+    private final ChargerMatches matches;
+    private final Schools schools;
+    private final Rooms rooms;
+    private final ChargerHappenings happenings;
+    private final Clock clock;
+
+    ChargerChoice(ChargerMatches matches, Schools schools, Rooms rooms, ChargerHappenings happenings, Clock clock) {
+        this.matches = matches;
+        this.schools = schools;
+        this.rooms = rooms;
+        this.happenings = happenings;
+        this.clock = clock;
+    }
+
+    /**
+     * What can be chosen and what is.
+     *
+     * @param kinds of charge that the procedure can be
+     * @param chosen null for a charger that is on no plan
+     */
+    record Choice(List<Match> all, List<ChargeKind> kinds, ChargeKind kind, ChargerMatches.@Nullable Match chosen) {
+        public List<Misfit> misfits() {
+            return chosen == null ? List.of() : chosen.misfits();
+        }
+
+        public @Nullable Long chargerId() {
+            return chosen == null ? null : (Long) chosen.charger().id();
+        }
+
+        public boolean isChosen(Match match) {
+            return chosen != null && chosen.charger().id() == match.charger().id();
+        }
+    }
+
+    /**
+     * @param charger its code; empty for the one over the battery's slot, "none" for one on no plan
+     * @param kind empty for the usual
+     * @return null for a job that charges nothing
+     */
+    @Nullable
+    Choice of(Procedure procedure, @Nullable Battery battery, String charger, String kind) {
+        if (battery == null || !procedure.gates().contains(GateKey.CHARGER_FITS)) {
+            return null;
+        }
+        List<ChargeKind> kinds = kinds(procedure);
+        ChargeKind wanted = Arrays.stream(ChargeKind.values())
+                .filter(k -> k.name().equals(kind) && kinds.contains(k))
+                .findFirst()
+                .orElseGet(() -> usual(kinds, battery));
+        List<Match> all = matches.all(battery, wanted);
+        String code = charger.isEmpty() ? over(battery) : charger;
+        @Nullable
+        Match chosen = all.stream()
+                .filter(m -> m.charger().code().equals(code))
+                .findFirst()
+                .orElse(null);
+        return new Choice(all, kinds, wanted, chosen);
+    }
+
+    private static List<ChargeKind> kinds(Procedure procedure) {
+        return switch (procedure.id()) {
+            case "equalise" -> List.of(ChargeKind.EQUALISE);
+            case "equalise-sulfated" -> List.of(ChargeKind.SULFATED);
+            default ->
+                Arrays.stream(ChargeKind.values()).filter(k -> !k.needsCaps()).toList();
+        };
+    }
+
+    private ChargeKind usual(List<ChargeKind> kinds, Battery battery) {
+        ChargeKind usual = schools.usual(battery);
+        return kinds.contains(usual) ? usual : kinds.get(0);
+    }
+
+    private String over(Battery battery) {
+        return rooms.plans().stream()
+                .flatMap(RoomPlan::slots)
+                .filter(slot -> battery.slotId() != null && slot.id() == battery.slotId())
+                .map(RoomPlan.Slot::charger)
+                .flatMap(Stream::ofNullable)
+                .map(RoomPlan.Charger::code)
+                .findFirst()
+                .orElse("");
+    }
+
+    /** A refused match stays with the charger: who tried to join what. */
+    void remember(Choice choice, Battery battery, Person person, Words words) {
+        Match chosen = choice.chosen();
+        if (chosen != null && chosen.isRefused()) {
+            happenings.add(
+                    chosen.charger().id(),
+                    clock.instant(),
+                    ChargerHappenings.What.REFUSED,
+                    battery.id(),
+                    person.id(),
+                    chosen.misfits().stream().map(m -> words.say(m.sentence())).collect(Collectors.joining(" ")));
+        }
+    }
+}
