@@ -50,6 +50,15 @@ class ArchitectureTest {
             .dependOnClassesThat()
             .resideInAnyPackage("org.ostendum.web.judgement..", "org.springframework..");
 
+    /** Real equipment could take their place: what is heard of them comes over the line alone. */
+    @ArchTest
+    static final ArchRule theApplicationKnowsNoStandIn = noClasses()
+            .that()
+            .resideInAnyPackage("org.ostendum.web..", "org.ostendum.core..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAPackage("org.ostendum.standins..");
+
     @ArchTest
     static final ArchRule controllersAreNamedSo = classes()
             .that()
@@ -63,6 +72,8 @@ class ArchitectureTest {
 
     @ArchTest
     static final ArchRule nobodyAsksTheSystemForTheTime = noClasses()
+            .that()
+            .resideOutsideOfPackage("org.ostendum.standins..")
             .should()
             .callMethod(java.time.Instant.class, "now")
             .orShould()

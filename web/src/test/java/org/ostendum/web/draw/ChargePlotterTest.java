@@ -31,7 +31,7 @@ class ChargePlotterTest {
     }
 
     private static ChargeCurve plot(int hours, ChargePlotter.Course... earlier) {
-        return ChargePlotter.plot(course(hours), List.of(earlier), 18, 42, 840, 330);
+        return ChargePlotter.plot(course(hours), List.of(earlier), 18, 42, 300.0, 840, 420);
     }
 
     private static List<Point> points(String line) {

@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import org.ostendum.core.charger.ChargerSheet;
 import org.ostendum.core.judge.Severity;
+import org.ostendum.core.quantity.Amperes;
 import org.ostendum.web.draw.Box;
 import org.ostendum.web.store.RoomPlan;
 import org.ostendum.web.store.RoomPlan.Charger;
@@ -17,7 +19,11 @@ import org.ostendum.web.store.RoomPlan.StandKind;
 class RoomPlotterTest {
     private static List<Slot> slots(int count, boolean chargers) {
         return IntStream.rangeClosed(1, count)
-                .mapToObj(n -> new Slot(n, n, chargers ? new Charger("C" + n, 18, 80) : null, null))
+                .mapToObj(n -> new Slot(
+                        n,
+                        n,
+                        chargers ? new Charger(n, ChargerSheet.ofPlate("C" + n, 18, new Amperes(80))) : null,
+                        null))
                 .toList();
     }
 

@@ -64,7 +64,8 @@ class StartScriptTest {
     void anUnknownWordIsAnsweredWithTheWordsThereAre() throws Exception {
         Said said = run("strat");
         assertThat(said.code()).isEqualTo(2);
-        assertThat(said.text()).contains("demo | start | stop | status | test | bench | backup FILE | restore FILE");
+        assertThat(said.text())
+                .contains("demo [SPEED] | start | stop | status | test | bench | backup FILE | restore FILE");
     }
 
     @Test

@@ -246,6 +246,8 @@ class SetupTest extends HouseTest {
                 was.dateScheme().name(),
                 "torque",
                 String.valueOf(was.torqueTenths() / 10.0),
+                "connector",
+                was.connector(),
                 "priceNew",
                 price,
                 "priceCell",

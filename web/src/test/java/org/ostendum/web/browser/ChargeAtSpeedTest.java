@@ -1,0 +1,164 @@
+package org.ostendum.web.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.support.ui.Select;
+import org.openqa.selenium.support.ui.WebDriverWait;
+import org.ostendum.web.support.Browser;
+import org.ostendum.web.support.EquipmentHouse;
+import org.ostendum.web.support.MariaDbServer;
+import org.ostendum.web.support.StandInProcess;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.context.annotation.Import;
+import org.springframework.test.annotation.DirtiesContext;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+
+/** A day of charging in two minutes, at real chargers that are not there, through the real screens. */
+@SpringBootTest(
+        webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
+        properties = {"ostendum.clock.speed=600", "ostendum.devices.hands=true"})
+@Import(EquipmentHouse.class)
+@DirtiesContext
+class ChargeAtSpeedTest {
+    private static final MariaDbServer DATABASE = new MariaDbServer(false);
+    private static final StandInProcess STAND_INS = new StandInProcess(600, EquipmentHouse.BANK);
+    private static final Duration PATIENCE = Duration.ofSeconds(120);
+
+    @DynamicPropertySource
+    static void database(DynamicPropertyRegistry properties) {
+        properties.add("spring.datasource.url", DATABASE::url);
+        properties.add("spring.datasource.username", () -> "ostendum");
+        properties.add("spring.datasource.password", () -> "ostendum");
+    }
+
+    @LocalServerPort
+    private int port;
+
+    @Autowired
+    private EquipmentHouse house;
+
+    private Browser browser;
+
+    @BeforeEach
+    void open() {
+        house.fill(STAND_INS.port());
+        browser = new Browser(port, 1280, 800);
+        browser.signIn("tom");
+    }
+
+    @AfterEach
+    void close() {
+        browser.close();
+    }
+
+    private WebDriverWait patiently(String what) {
+        WebDriverWait wait = new WebDriverWait(browser.driver(), PATIENCE);
+        wait.ignoring(StaleElementReferenceException.class).withMessage(() -> what + "\n" + browser.text("body"));
+        return wait;
+    }
+
+    private void awaitText(String css, String text) {
+        patiently("“" + text + "” in " + css).until(d -> d.findElements(By.cssSelector(css)).stream()
+                .anyMatch(e -> e.getText().toLowerCase().contains(text.toLowerCase())));
+    }
+
+    private void press(String text) {
+        patiently("No button “" + text + "”")
+                .until(d -> d.findElements(By.cssSelector("main button, aside button")).stream()
+                        .filter(b -> b.isDisplayed() && b.getText().strip().equalsIgnoreCase(text))
+                        .findFirst()
+                        .orElse(null))
+                .click();
+    }
+
+    private void putOnCharge(String battery) {
+        browser.go("/batteries/" + battery + "/jobs/charge");
+        press("Begin");
+        for (String answer : new String[] {
+            "Covered, not topped up",
+            "Whole",
+            "Caps on, lid or compartment open, nothing metal on top",
+            "They agree",
+            "The charger is off",
+            "It starts",
+            "End the job and write it down"
+        }) {
+            press(answer);
+        }
+        awaitText(".now-step h2", "written down");
+    }
+
+    @Test
+    void fromTheStartOfAChargeToTheReadyRack() {
+        putOnCharge("T-1");
+
+        browser.go("/batteries/T-1/charge");
+        awaitText("#course .meter", "Bulk");
+        String early = browser.text("#course .meter");
+        patiently("the page moves by itself")
+                .until(d -> !browser.text("#course .meter").equals(early));
+        assertThat(browser.text("#evidence h2")).isEqualTo("Not full yet.");
+
+        awaitText("#evidence h2", "Full, by wha");
+        assertThat(browser.driver().findElements(By.cssSelector("#evidence .mark-FIT")))
+                .hasSizeGreaterThanOrEqualTo(2);
+        // The way to end it is another form than the one for “not full”.
+        browser.go("/batteries/T-1/charge");
+        press("End the charge: full");
+
+        awaitText("[role=status]", "has ended");
+        awaitText(".racks section:first-child", "T-1");
+
+        browser.go("/watering");
+        browser.await("#ml-T-1").sendKeys("900" + Keys.ENTER);
+        awaitText("[role=status]", "One battery watered");
+
+        patiently("ready").until(d -> {
+            browser.go("/charging");
+            return browser.text(".racks section:nth-child(2)").contains("T-1");
+        });
+        browser.go("/chargers/C1");
+        assertThat(browser.text("aside .verdict")).contains("One charge").doesNotContain("0 kWh");
+    }
+
+    @Test
+    void anAlarmIsOnEveryPageUntilSomebodyHasSeenToIt() {
+        putOnCharge("T-3");
+        browser.go("/rules");
+        awaitText("#alarms", "T-3 is plugged in and no current flows");
+
+        browser.find("#alarms a").click();
+        awaitText(".alarm-card", "Not started");
+        browser.find(".alarm-card input[name=done]").sendKeys("Fuse was out.");
+        press("I have seen to it");
+        awaitText("[role=status]", "Acknowledged");
+        assertThat(browser.driver().findElements(By.cssSelector("#alarms a"))).isEmpty();
+        assertThat(browser.text(".alarm-card")).contains("Tom Brackett", "Fuse was out.");
+    }
+
+    @Test
+    void aChargerThatDoesNotFitIsRefusedInWordsAndRemembersIt() {
+        browser.go("/batteries/T-4/jobs/charge");
+        awaitText("aside .verdict", "never together");
+        assertThat(browser.driver().findElements(By.cssSelector("aside form .action")))
+                .isEmpty();
+
+        new Select(browser.find("#charger")).selectByValue("C6");
+        awaitText("aside .verdict", "you can begin");
+        new Select(browser.find("#charger")).selectByValue("C4");
+        awaitText("aside .verdict", "never together");
+
+        browser.go("/chargers/C4");
+        assertThat(browser.text("main")).contains("Match refused", "T-4", "Tom Brackett");
+    }
+}
