@@ -8,16 +8,20 @@ import org.ostendum.bench.accuracy.ChargeAccuracy;
 import org.ostendum.bench.accuracy.JudgeAccuracy;
 
 /**
- * {@code ./ostendum bench [verdict] [pages] [judge] [charge] [import] [N …]}: the first two by default. N are numbers of batteries,
+ * {@code ./ostendum bench [verdict] [pages] [judge] [charge] [import] [devices] [N …]}: the first two by default. N are numbers of batteries,
  * 200 and 2000 for the pages; for {@code judge} and {@code charge} the number simulated, 2000 and 300, and the first seed; for {@code import} the
- * readings, a million.
+ * readings, a million; for {@code devices} the chargers, 500, and how many times as fast as in life, 5.
  */
 public final class Bench {
     private static final int SIMULATED = 2000;
     private static final int SIMULATED_CHARGES = 300;
     private static final int READINGS = 1_000_000;
+    private static final int CHARGERS = 500;
+    private static final int SPEED = 5;
     /** Seeds below it were used for tuning. */
     private static final int REPORTED_SEEDS = 4_000_000;
+    /** The same for charges. */
+    private static final int REPORTED_CHARGES = 5_000_000;
 
     private Bench() {}
 
@@ -35,11 +39,15 @@ public final class Bench {
         if (asked.contains("charge")) {
             ChargeAccuracy.run(
                     numbers.length > 0 ? numbers[0] : SIMULATED_CHARGES,
-                    numbers.length > 1 ? numbers[1] : REPORTED_SEEDS);
+                    numbers.length > 1 ? numbers[1] : REPORTED_CHARGES);
             return;
         }
         if (asked.contains("import")) {
             ImportBench.run(numbers.length > 0 ? numbers[0] : READINGS);
+            return;
+        }
+        if (asked.contains("devices")) {
+            DevicesBench.run(numbers.length > 0 ? numbers[0] : CHARGERS, numbers.length > 1 ? numbers[1] : SPEED);
             return;
         }
         boolean all = !asked.contains("verdict") && !asked.contains("pages");
