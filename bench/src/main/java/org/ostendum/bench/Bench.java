@@ -8,9 +8,10 @@ import org.ostendum.bench.accuracy.ChargeAccuracy;
 import org.ostendum.bench.accuracy.JudgeAccuracy;
 
 /**
- * {@code ./ostendum bench [verdict] [pages] [judge] [charge] [import] [devices] [N …]}: the first two by default. N are numbers of batteries,
+ * {@code ./ostendum bench [verdict] [pages] [judge] [charge] [import] [devices] [samples] [N …]}: the first two by default. N are numbers of batteries,
  * 200 and 2000 for the pages; for {@code judge} and {@code charge} the number simulated, 2000 and 300, and the first seed; for {@code import} the
- * readings, a million; for {@code devices} the chargers, 500, and how many times as fast as in life, 5.
+ * readings, a million; for {@code devices} the chargers, 500, and how many times as fast as in life, 5; for {@code samples} the
+ * batteries, 500.
  */
 public final class Bench {
     private static final int SIMULATED = 2000;
@@ -48,6 +49,10 @@ public final class Bench {
         }
         if (asked.contains("devices")) {
             DevicesBench.run(numbers.length > 0 ? numbers[0] : CHARGERS, numbers.length > 1 ? numbers[1] : SPEED);
+            return;
+        }
+        if (asked.contains("samples")) {
+            SampleBench.run(numbers.length > 0 ? numbers[0] : CHARGERS);
             return;
         }
         boolean all = !asked.contains("verdict") && !asked.contains("pages");

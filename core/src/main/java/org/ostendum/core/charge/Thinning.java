@@ -14,7 +14,7 @@ import org.ostendum.core.quantity.Celsius;
 
 /**
  * Which samples of a charge are worth keeping. While it runs one a minute, and at once whatever has moved; of an old
- * charge the first of each stretch and every sample that holds an extreme in it, so that no peak is lost.
+ * charge the first and last of each stretch and every sample that holds an extreme in it, so that no peak is lost.
  */
 public final class Thinning {
     private static final Duration USUAL = Duration.ofMinutes(1);
@@ -66,11 +66,8 @@ public final class Thinning {
     private static void keep(List<ChargeSample> within, Set<Instant> kept) {
         Comparator<ChargeSample> volts = Comparator.comparing(ChargeSample::volts);
         Comparator<ChargeSample> amperes = Comparator.comparing(ChargeSample::amperes);
-        kept.add(within.stream()
-                .min(Comparator.comparing(ChargeSample::at))
-                .orElseThrow()
-                .at());
-        for (Comparator<ChargeSample> by : List.of(volts, amperes)) {
+        Comparator<ChargeSample> time = Comparator.comparing(ChargeSample::at);
+        for (Comparator<ChargeSample> by : List.of(time, volts, amperes)) {
             kept.add(within.stream().min(by).orElseThrow().at());
             kept.add(within.stream().max(by).orElseThrow().at());
         }

@@ -2,7 +2,9 @@ package org.ostendum.core.equalise;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CorrectedGravity;
@@ -31,17 +33,32 @@ public final class EqualiseEnd {
     public static int stillWanted(List<Hourly> hourly) {
         int flat = 0;
         @Nullable Hourly first = null;
-        @Nullable Hourly last = null;
-        for (Hourly reading : hourly) {
-            if (last != null && Duration.between(last.at(), reading.at()).compareTo(NEARLY_AN_HOUR) < 0) {
-                continue;
-            }
+        for (Hourly reading : counted(hourly)) {
             boolean rose = first == null
                     || reading.gravity().tenths() - first.gravity().tenths() > NO_RISE;
             first = rose ? reading : first;
             flat = rose ? 1 : flat + 1;
-            last = reading;
         }
         return Math.max(0, READINGS - flat);
+    }
+
+    /** @return from when on another reading counts; empty before the first */
+    public static Optional<Instant> nextFrom(List<Hourly> hourly) {
+        List<Hourly> counted = counted(hourly);
+        return counted.isEmpty()
+                ? Optional.empty()
+                : Optional.of(counted.get(counted.size() - 1).at().plus(NEARLY_AN_HOUR));
+    }
+
+    private static List<Hourly> counted(List<Hourly> hourly) {
+        List<Hourly> counted = new ArrayList<>();
+        @Nullable Hourly last = null;
+        for (Hourly reading : hourly) {
+            if (last == null || Duration.between(last.at(), reading.at()).compareTo(NEARLY_AN_HOUR) >= 0) {
+                counted.add(reading);
+                last = reading;
+            }
+        }
+        return counted;
     }
 }

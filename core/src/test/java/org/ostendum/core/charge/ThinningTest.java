@@ -58,7 +58,7 @@ class ThinningTest {
         List<ChargeSample> kept = Thinning.fold(all, QUARTER);
 
         assertThat(all).containsAll(kept);
-        assertThat(kept).hasSizeLessThanOrEqualTo(6 * 32).isSortedAccordingTo(Comparator.comparing(ChargeSample::at));
+        assertThat(kept).hasSizeLessThanOrEqualTo(7 * 32).isSortedAccordingTo(Comparator.comparing(ChargeSample::at));
         assertThat(kept.stream().map(ChargeSample::volts).max(Comparator.naturalOrder()))
                 .isEqualTo(all.stream().map(ChargeSample::volts).max(Comparator.naturalOrder()));
         assertThat(kept.stream().map(ChargeSample::volts).min(Comparator.naturalOrder()))

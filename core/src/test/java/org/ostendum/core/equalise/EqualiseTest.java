@@ -100,5 +100,8 @@ class EqualiseTest {
         assertThat(EqualiseEnd.isReached(hourly(30, "1280 1280 1280 1280 1280")))
                 .isTrue();
         assertThat(EqualiseEnd.stillWanted(List.of())).isEqualTo(3);
+        assertThat(EqualiseEnd.nextFrom(List.of())).isEmpty();
+        assertThat(EqualiseEnd.nextFrom(hourly(10, "1280 1280"))).contains(NOW.plus(Duration.ofMinutes(50)));
+        assertThat(EqualiseEnd.nextFrom(hourly(60, "1280 1280"))).contains(NOW.plus(Duration.ofMinutes(110)));
     }
 }

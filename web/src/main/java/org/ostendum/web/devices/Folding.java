@@ -13,13 +13,13 @@ import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Service;
 
-/** Thins what devices read a month ago and more, day by day: of each quarter of an hour the first sample and its extremes. */
+/** Thins what devices read a month ago and more, day by day: of each quarter of an hour the first sample, the last and its extremes. */
 @Service
-class Folding {
+public class Folding {
     private static final Logger LOG = LoggerFactory.getLogger(Folding.class);
     private static final Duration WHOLE_FOR = Duration.ofDays(30);
     private static final Duration DAY = Duration.ofDays(1);
-    private static final Duration STRETCH = Duration.ofMinutes(15);
+    public static final Duration STRETCH = Duration.ofMinutes(15);
 
     private final ChargeReadings readings;
     private final Clock clock;
@@ -30,7 +30,7 @@ class Folding {
     }
 
     /** Never throws: what was not done is done the next time. */
-    void fold() {
+    public void fold() {
         try {
             foldUpTo(clock.instant().minus(WHOLE_FOR).truncatedTo(ChronoUnit.DAYS));
         } catch (DataAccessException e) {

@@ -85,9 +85,10 @@ public class JobDesk {
      * An equalising charge so far.
      *
      * @param wanted readings that must still come out no higher
+     * @param nextFrom from when on another reading counts; null before the first
      * @param stopsAt temperature at which it is stopped
      */
-    public record EqualiseView(List<EqualiseEnd.Hourly> rows, int wanted, Celsius stopsAt) {
+    public record EqualiseView(List<EqualiseEnd.Hourly> rows, int wanted, @Nullable Instant nextFrom, Celsius stopsAt) {
         public boolean isTooHot() {
             return !rows.isEmpty() && rows.get(rows.size() - 1).temperature().compareTo(stopsAt) >= 0;
         }
@@ -209,6 +210,7 @@ public class JobDesk {
         return new EqualiseView(
                 rows,
                 EqualiseEnd.stillWanted(rows),
+                EqualiseEnd.nextFrom(rows).orElse(null),
                 rules.celsius(RuleKey.chargeStop(battery.type().model().duty())));
     }
 

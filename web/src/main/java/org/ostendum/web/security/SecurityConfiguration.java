@@ -6,6 +6,9 @@ import org.ostendum.web.store.Role;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.security.authentication.LockedException;
 import org.springframework.security.config.Customizer;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
@@ -13,8 +16,12 @@ import org.springframework.security.config.annotation.web.configurers.AuthorizeH
 import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.AuthenticationEntryPoint;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.security.web.savedrequest.HttpSessionRequestCache;
+import org.springframework.security.web.savedrequest.RequestCache;
 import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
 import org.springframework.session.jdbc.MySqlJdbcIndexedSessionRepositoryCustomizer;
 
@@ -24,6 +31,11 @@ class SecurityConfiguration {
     private static final String CONTENT_SECURITY_POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; "
             + "img-src 'self'; font-src 'self'; connect-src 'self'; form-action 'self'; frame-ancestors 'none'; "
             + "base-uri 'none'";
+
+    private static final String SIGN_IN = "/sign-in";
+
+    /** Sent with what a page asks for by itself. */
+    private static final String PART = "HX-Request";
 
     @Bean
     PasswordEncoder passwordEncoder() {
@@ -72,15 +84,39 @@ class SecurityConfiguration {
     SecurityFilterChain chain(HttpSecurity http, PersonSignIn signIn) throws Exception {
         return http.authenticationProvider(signIn)
                 .authorizeHttpRequests(SecurityConfiguration::byRoute)
-                .formLogin(form -> form.loginPage("/sign-in")
-                        .loginProcessingUrl("/sign-in")
+                .formLogin(form -> form.loginPage(SIGN_IN)
+                        .loginProcessingUrl(SIGN_IN)
                         .usernameParameter("login")
                         .defaultSuccessUrl("/", false)
                         .failureHandler((request, response, failure) -> response.sendRedirect(
                                 failure instanceof LockedException ? "/sign-in?wait" : "/sign-in?wrong")))
+                .requestCache(cache -> cache.requestCache(pagesOnly()))
+                .exceptionHandling(failures -> failures.authenticationEntryPoint(toSignIn()))
                 .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
                 .headers(headers -> headers.contentSecurityPolicy(csp -> csp.policyDirectives(CONTENT_SECURITY_POLICY))
                         .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN)))
                 .build();
+    }
+
+    /** After sign-in a person comes to the page he asked for, never to a part that some page asked for by itself. */
+    private static RequestCache pagesOnly() {
+        HttpSessionRequestCache cache = new HttpSessionRequestCache();
+        cache.setRequestMatcher(request -> request.getMethod().equals("GET")
+                && request.getHeader(PART) == null
+                && String.valueOf(request.getHeader(HttpHeaders.ACCEPT)).contains(MediaType.TEXT_HTML_VALUE));
+        return cache;
+    }
+
+    /** An open page stays as it is when its sign-in has ended: what was typed in it is not lost. */
+    private static AuthenticationEntryPoint toSignIn() {
+        LoginUrlAuthenticationEntryPoint page = new LoginUrlAuthenticationEntryPoint(SIGN_IN);
+        return (request, response, failure) -> {
+            if (request.getHeader(PART) == null) {
+                page.commence(request, response, failure);
+            } else {
+                response.setHeader("HX-Reswap", "none");
+                response.setStatus(HttpStatus.UNAUTHORIZED.value());
+            }
+        };
     }
 }

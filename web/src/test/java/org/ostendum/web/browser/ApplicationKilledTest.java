@@ -2,6 +2,7 @@ package org.ostendum.web.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
 import org.junit.jupiter.api.Test;
 import org.ostendum.web.support.Application;
 import org.ostendum.web.support.Browser;
@@ -9,6 +10,8 @@ import org.ostendum.web.support.HouseTest;
 import org.springframework.beans.factory.annotation.Value;
 
 class ApplicationKilledTest extends HouseTest {
+    private static final Duration CUT_OFF = Duration.ofSeconds(30);
+
     @Value("${spring.datasource.url}")
     private String databaseUrl;
 
@@ -27,9 +30,11 @@ class ApplicationKilledTest extends HouseTest {
             application.kill();
             browser.keys("284");
             browser.awaitText("#said", "Not sent yet: 1");
+            browser.await("#away:not([hidden])", CUT_OFF);
 
             application.start();
             browser.awaitText("#slate", "4 of 18");
+            browser.await("#away[hidden]", CUT_OFF);
             browser.go("/batteries/T-02/round");
             browser.await("#round");
             assertThat(browser.text("[data-cell='3']")).contains("1.283");

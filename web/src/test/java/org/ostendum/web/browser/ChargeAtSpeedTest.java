@@ -3,12 +3,14 @@ package org.ostendum.web.browser;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
+import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.WebElement;
 import org.openqa.selenium.support.ui.Select;
 import org.openqa.selenium.support.ui.WebDriverWait;
 import org.ostendum.web.support.Browser;
@@ -30,8 +32,9 @@ import org.springframework.test.context.DynamicPropertySource;
 @Import(EquipmentHouse.class)
 @DirtiesContext
 class ChargeAtSpeedTest {
+    private static final int SPEED = 600;
     private static final MariaDbServer DATABASE = new MariaDbServer(false);
-    private static final StandInProcess STAND_INS = new StandInProcess(600, EquipmentHouse.BANK);
+    private static final StandInProcess STAND_INS = new StandInProcess(SPEED, EquipmentHouse.BANK);
     private static final Duration PATIENCE = Duration.ofSeconds(120);
 
     @DynamicPropertySource
@@ -160,5 +163,55 @@ class ChargeAtSpeedTest {
 
         browser.go("/chargers/C4");
         assertThat(browser.text("main")).contains("Match refused", "T-4", "Tom Brackett");
+    }
+
+    /** A full battery with a low current through it in a room whose fan stands still: 1 % within the hour, 2 % within three. */
+    @Test
+    void equalisingIsFollowedByTheLowestCellAndItsGasRings() throws InterruptedException {
+        browser.go("/batteries/T-6/jobs/equalise");
+        press("Begin");
+        press("Yes, it is full");
+        press("Covered, not topped up");
+        press("Caps on, lid open, fan on, no flame and no spark near");
+        press("Done");
+        STAND_INS.say("fan off");
+        awaitText("#alarms", "the fan stands still");
+        for (String gravity : new String[] {"276", "281", "281", "281", "281"}) {
+            readLowest(gravity);
+        }
+        awaitText(".now-step .told", "it is done");
+        awaitText("#alarms", "All chargers off at the switch");
+        String job = browser.driver().getCurrentUrl();
+
+        browser.go("/chargers/C6");
+        assertThat(browser.text("main")).contains("T-6", "Equalising");
+        STAND_INS.say("fan on");
+        patiently("the air is clean again").until(d -> {
+            browser.go("/alarms");
+            return d.findElements(By.cssSelector(".alarm-card")).stream()
+                    .map(WebElement::getText)
+                    .noneMatch(t -> t.contains("Charging room") && t.contains("Since"));
+        });
+        while (!browser.driver().findElements(By.cssSelector("#alarms a")).isEmpty()) {
+            browser.go("/alarms");
+            press("I have seen to it");
+        }
+
+        browser.driver().get(job);
+        press("End the readings");
+        browser.find("#value").sendKeys("5" + Keys.ENTER);
+        press("The charger is off");
+        press("Done");
+        press("Done");
+        press("End the job and write it down");
+        awaitText(".now-step h2", "written down");
+        browser.go("/batteries/T-6");
+        assertThat(browser.text("main")).contains("Equalising charge ended", "5 h · Equalise the battery");
+    }
+
+    private void readLowest(String gravity) throws InterruptedException {
+        browser.find("#gravity").sendKeys(gravity);
+        browser.find("#temperature").sendKeys("30" + Keys.ENTER);
+        TimeUnit.SECONDS.sleep(3600 / SPEED);
     }
 }

@@ -33,7 +33,8 @@ class EqualiseJobTest extends JobsTest {
         assertThat(row(job, "268", "30").getStatus()).isEqualTo(302);
         // A second reading at once is no hourly one.
         assertThat(row(job, "268", "30").getStatus()).isEqualTo(302);
-        assertThat(tom.page("/jobs/" + job)).contains("2 more hourly readings", "1.272");
+        assertThat(tom.page("/jobs/" + job))
+                .contains("2 more hourly readings", "The next reading counts from", "1.272");
         assertThat(say(tom, job, "done", "lowest", "").getContentAsString())
                 .contains("Not yet: 2 more hourly readings");
         assertThat(run(job).current().orElseThrow().id()).isEqualTo("lowest");

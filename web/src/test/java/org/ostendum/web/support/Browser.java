@@ -91,7 +91,11 @@ public final class Browser implements AutoCloseable {
     }
 
     public WebElement await(String css) {
-        return new WebDriverWait(driver, Duration.ofSeconds(15))
+        return await(css, Duration.ofSeconds(15));
+    }
+
+    public WebElement await(String css, Duration patience) {
+        return new WebDriverWait(driver, patience)
                 .until(d ->
                         d.findElements(By.cssSelector(css)).stream().findFirst().orElse(null));
     }

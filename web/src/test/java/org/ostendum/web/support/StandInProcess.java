@@ -55,7 +55,7 @@ public final class StandInProcess {
                             "--port=" + port,
                             "--bank=" + bank,
                             "--speed=" + speed,
-                            "--room=60",
+                            "--room=20",
                             "--air=300")
                     .redirectErrorStream(true)
                     .redirectOutput(bank.resolveSibling("log").toFile())

@@ -1,0 +1,72 @@
+package org.ostendum.bench;
+
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.ostendum.core.safety.Training;
+import org.ostendum.web.store.People;
+import org.ostendum.web.store.Role;
+import org.ostendum.web.store.Trainings;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.security.crypto.password.PasswordEncoder;
+
+/** A person at the pages, over HTTP. */
+final class SignedIn {
+    private static final String PASSWORD = "bench-password";
+
+    private final HttpClient client =
+            HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
+    private final String home;
+    private String token = "";
+
+    private SignedIn(String home) {
+        this.home = home;
+    }
+
+    /** A lead trained in battery care, new in the house. */
+    static SignedIn lead(ConfigurableApplicationContext application) throws Exception {
+        String secret = application.getBean(PasswordEncoder.class).encode(PASSWORD);
+        long person = application.getBean(People.class).add("bench", "Bench", Role.LEAD, secret);
+        application.getBean(Trainings.class).hold(person, Training.BATTERY_CARE, LocalDate.now(ZoneOffset.UTC), person);
+        String port = application.getEnvironment().getProperty("local.server.port");
+        SignedIn signedIn = new SignedIn("http://127.0.0.1:" + port);
+        signedIn.signIn();
+        return signedIn;
+    }
+
+    private void signIn() throws Exception {
+        readToken(get("/sign-in"));
+        post("/sign-in", "login=bench&password=" + PASSWORD);
+        readToken(get("/me"));
+    }
+
+    private void readToken(HttpResponse<String> page) {
+        Matcher matcher = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"").matcher(page.body());
+        if (matcher.find()) {
+            token = matcher.group(1);
+        }
+    }
+
+    HttpResponse<String> get(String path) throws Exception {
+        return client.send(
+                HttpRequest.newBuilder(URI.create(home + path)).build(), HttpResponse.BodyHandlers.ofString());
+    }
+
+    HttpResponse<String> post(String path, String form) throws Exception {
+        String body = form + "&_csrf=" + URLEncoder.encode(token, StandardCharsets.UTF_8);
+        return client.send(
+                HttpRequest.newBuilder(URI.create(home + path))
+                        .header("Content-Type", "application/x-www-form-urlencoded")
+                        .POST(HttpRequest.BodyPublishers.ofString(body))
+                        .build(),
+                HttpResponse.BodyHandlers.ofString());
+    }
+}
