@@ -14,6 +14,8 @@ public enum AlarmKind {
     LOCKOUT(Severity.ACT),
     WRONG_VOLTAGE(Severity.STOP),
     NOT_STARTED(Severity.ACT),
+    /** Nothing that hangs on a line is heard. */
+    LINE_SILENT(Severity.ACT),
     LEVEL_LOW(Severity.WATCH),
     /** A device has said nothing sensible for a while. */
     NOT_HEARD(Severity.WATCH);
@@ -22,6 +24,11 @@ public enum AlarmKind {
 
     AlarmKind(Severity severity) {
         this.severity = severity;
+    }
+
+    /** @return whether it is of what is not heard, so that no single word can have raised it by mistake */
+    public boolean isOfSilence() {
+        return this == LINE_SILENT || this == NOT_HEARD;
     }
 
     /** @return whether it is about one charge, and gone with it */

@@ -3,6 +3,7 @@ package org.ostendum.core.alarm;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
@@ -107,9 +108,25 @@ class AlarmsTest {
                 .hasSize(count);
     }
 
+    private static List<String> silent(int... seconds) {
+        List<Silence.Unheard> devices = new ArrayList<>();
+        for (int i = 0; i < seconds.length; i++) {
+            devices.add(new Silence.Unheard("C" + (i + 1), "gateway:502", Duration.ofSeconds(seconds[i])));
+        }
+        devices.add(new Silence.Unheard("T-1", "other:502", Duration.ZERO));
+        devices.add(new Silence.Unheard("T-2", "other:502", Duration.ofSeconds(5)));
+        return Silence.of(devices, Silence.PATIENCE).stream()
+                .map(a -> a.kind() + " " + a.about())
+                .toList();
+    }
+
     @Test
-    void aDeviceMayBeSilentForAMoment() {
-        assertThat(Silence.of("C1", Duration.ofSeconds(59))).isEmpty();
-        assertThat(Silence.of("C1", Duration.ofSeconds(60))).isPresent();
+    void aDeviceIsMissedAfterAMinuteAndAWholeLineAsOne() {
+        assertThat(silent(59, 0)).isEmpty();
+        assertThat(silent(60, 0)).containsExactly("NOT_HEARD C1");
+        assertThat(silent(60)).containsExactly("NOT_HEARD C1");
+        assertThat(silent(60, 29, 300)).containsExactly("NOT_HEARD C1", "NOT_HEARD C3");
+        assertThat(silent(60, 30, 45)).containsExactly("LINE_SILENT gateway:502");
+        assertThat(silent(59, 59, 59)).isEmpty();
     }
 }

@@ -72,12 +72,12 @@ public class AlarmDesk {
 
     private boolean isConfirmed(AlarmKind kind, String key) {
         Judged last = before;
-        return kind == AlarmKind.NOT_HEARD || (last != null && last.rings(key));
+        return kind.isOfSilence() || (last != null && last.rings(key));
     }
 
     private boolean wasQuiet(StandingAlarm alarm) {
         Judged last = before;
-        return alarm.kind() == AlarmKind.NOT_HEARD || (last != null && last.isQuiet(alarm));
+        return alarm.kind().isOfSilence() || (last != null && last.isQuiet(alarm));
     }
 
     /** @return whether nobody had before */

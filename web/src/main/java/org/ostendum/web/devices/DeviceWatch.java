@@ -1,10 +1,8 @@
 package org.ostendum.web.devices;
 
-import java.time.Duration;
-import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.ostendum.core.alarm.Alarm;
 import org.ostendum.core.alarm.AlarmKind;
 import org.ostendum.core.alarm.Silence;
@@ -47,18 +45,25 @@ class DeviceWatch {
 
     /** A charger and its tag go by one name: it is silent when one of them is. */
     private void silent(List<Device> devices, Judged judged) {
-        Map<String, List<Alarm>> byName = new HashMap<>();
+        long now = clock.nanos();
+        Map<String, List<Alarm>> alarms = Silence.of(
+                        devices.stream()
+                                .map(d -> new Silence.Unheard(d.name(), d.line(), hearings.silentFor(d, now)))
+                                .toList(),
+                        hearings.patience())
+                .stream()
+                .collect(Collectors.groupingBy(Alarm::about));
         for (Device device : devices) {
-            Duration silence = hearings.silentFor(device, clock.nanos());
-            List<Alarm> alarms = byName.computeIfAbsent(device.name(), n -> new ArrayList<>());
-            if (silence.compareTo(hearings.patience()) >= 0) {
-                Silence.of(device.name(), silence).ifPresent(alarms::add);
-            }
             judged.add(
                     List.of(AlarmKind.NOT_HEARD),
                     device.name(),
-                    alarms,
+                    alarms.getOrDefault(device.name(), List.of()),
                     new Belongs(device.batteryId(), device.chargerId(), device.roomId()));
+            judged.add(
+                    List.of(AlarmKind.LINE_SILENT),
+                    device.line(),
+                    alarms.getOrDefault(device.line(), List.of()),
+                    new Belongs(null, null, null));
         }
     }
 }
