@@ -1,6 +1,7 @@
 package org.ostendum.bench;
 
 import java.net.http.HttpResponse;
+import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -10,6 +11,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
 import java.util.Random;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.battery.CellKind;
@@ -18,10 +20,12 @@ import org.ostendum.core.battery.GravityMarks;
 import org.ostendum.core.battery.TrayPattern;
 import org.ostendum.core.charge.ChargeSample;
 import org.ostendum.core.charge.Thinning;
+import org.ostendum.core.charger.ChargerKind;
 import org.ostendum.core.charger.ChargerSheet;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.quantity.Celsius;
+import org.ostendum.core.quantity.Volts;
 import org.ostendum.core.sim.RoomBattery;
 import org.ostendum.core.sim.SimulatedCharger;
 import org.ostendum.web.Ostendum;
@@ -92,8 +96,8 @@ final class SampleBench {
                 AmpHours.of(CAPACITY),
                 6,
                 GravityMarks.usualFor(Duty.MOTIVE));
-        SimulatedCharger charger = new SimulatedCharger(ChargerSheet.ofPlate("X", CELLS, new Amperes(120)));
-        RoomBattery battery = RoomBattery.of(model, TAKEN, 1);
+        SimulatedCharger charger = new SimulatedCharger(charger());
+        RoomBattery battery = RoomBattery.of(model, TAKEN / CAPACITY, 1);
         charger.plug(battery);
         List<ChargeSample> kept = new ArrayList<>();
         @Nullable ChargeSample last = null;
@@ -110,8 +114,22 @@ final class SampleBench {
         return kept;
     }
 
+    private static ChargerSheet charger() {
+        return new ChargerSheet(
+                "X",
+                ChargerKind.TAPER_WITH_FINISH,
+                Set.of(CELLS),
+                Set.of(CellKind.FLOODED),
+                "",
+                new Amperes(120),
+                AmpHours.of(CAPACITY / 2),
+                AmpHours.of(CAPACITY * 2),
+                Volts.of(1.6),
+                false);
+    }
+
     private void addBatteries() {
-        new ScratchHouse(sql, java.nio.file.Path.of("/tmp")).addModel();
+        new ScratchHouse(sql, Path.of("/tmp")).addModel();
         sql.update(
                 "insert into battery (id, code, serial, model_id, in_service_on)"
                         + " select seq, concat('B-', seq), concat('S', seq), 1, ? from seq_1_to_" + batteries,
@@ -121,9 +139,9 @@ final class SampleBench {
                 + " - d.seq) * 3 + %d, '%s', timestamp(?) - interval d.seq day"
                 + " + interval %d hour, now(), 1, %s, '{}', '" + HASH + "', '" + HASH + "' from seq_1_to_" + batteries
                 + " b, seq_1_to_" + YEAR + " d order by b.seq, d.seq desc";
-        sql.update(String.format(line, 1, "DISCHARGE", 17, "480"), today);
-        sql.update(String.format(line, 2, "CHARGE_START", 18, "null"), today);
-        sql.update(String.format(line, 3, "CHARGE_END", 28, "560"), today);
+        sql.update(String.format(line, 1, "DISCHARGE", 7, "480"), today);
+        sql.update(String.format(line, 2, "CHARGE_START", 8, "null"), today);
+        sql.update(String.format(line, 3, "CHARGE_END", 20, "560"), today);
     }
 
     private void template(String table, List<ChargeSample> samples) {
@@ -147,7 +165,7 @@ final class SampleBench {
     private void copy(String template, int firstDay, int lastDay) {
         sql.update(
                 "insert into charge_sample (battery_id, at, millivolts, amps_tenths, celsius_tenths)"
-                        + " select b.seq, timestamp(?) - interval d.seq day + interval 18 hour + interval s.seconds second,"
+                        + " select b.seq, timestamp(?) - interval d.seq day + interval 8 hour + interval s.seconds second,"
                         + " s.mv, s.da, s.dc from seq_1_to_" + batteries + " b straight_join seq_" + firstDay + "_to_"
                         + lastDay + " d straight_join " + template + " s order by b.seq, d.seq desc, s.seconds",
                 today);
@@ -176,8 +194,8 @@ final class SampleBench {
     /** The day that is a month old is whole; those before it have been thinned. */
     private void foldADay(Folding folding) {
         LocalDate due = today.minusDays(WHOLE_DAYS + 1);
-        sql.update("delete from charge_sample where at >= ? and at < ?", due, due.plusDays(2));
-        copy("whole_charge", WHOLE_DAYS, WHOLE_DAYS + 1);
+        sql.update("delete from charge_sample where at >= ? and at < ?", due, due.plusDays(1));
+        copy("whole_charge", WHOLE_DAYS + 1, WHOLE_DAYS + 1);
         sql.update("insert into charge_fold values (?)", due);
         long before = count();
         Instant start = Instant.now();

@@ -19,6 +19,9 @@ import org.ostendum.core.quantity.Volts;
  */
 public final class SimulatedCharger {
     /** Part of the mains' energy that reaches the battery (rule of thumb). */
+    /** Ah at which the counter stands still: one that is stuck in its finish for weeks gets there. */
+    private static final double COUNTER_END = 10_000;
+
     private static final double EFFICIENCY = 0.88;
     /** Part of the capacity missing from which the current falls. */
     private static final double TAPER_FROM = 0.2;
@@ -220,7 +223,7 @@ public final class SimulatedCharger {
                 trouble,
                 plugged == null ? new Volts(0) : plugged.volts(amps),
                 new Amperes(Math.round(amps * 10) / 10.0),
-                AmpHours.of(ampHours),
+                AmpHours.of(Math.min(COUNTER_END, ampHours)),
                 Math.round(wattHours),
                 starts,
                 Duration.ofSeconds((long) seconds));
