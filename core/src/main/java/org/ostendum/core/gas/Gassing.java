@@ -2,10 +2,12 @@ package org.ostendum.core.gas;
 
 import java.time.Duration;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CubicMetres;
 import org.ostendum.core.quantity.OutOfRange;
+import org.ostendum.core.quantity.Volts;
 
 /**
  * Hydrogen of overcharged cells and the air that carries it off. Sources: Faraday's law, 0.42 l of hydrogen (0 °C, 1013 hPa) for
@@ -21,16 +23,29 @@ public final class Gassing {
     private static final double FIRST_GAS = 2.35;
 
     private static final double ALL_GAS = 2.60;
+    private static final Celsius USUAL = Celsius.of(25);
     private static final double PER_KELVIN_AND_CELL = -0.004;
 
     private Gassing() {}
 
     /**
+     * What a battery gives off while it charges, by its voltage.
+     *
+     * @param cells above zero
+     * @param electrolyte as measured; null where nobody has, then 25 °C
+     * @return hydrogen for each hour at 25 °C
+     */
+    public static CubicMetres ofCharge(int cells, Volts volts, Amperes amperes, @Nullable Celsius electrolyte) {
+        OutOfRange.check("cells", cells, 1, MOST_CELLS);
+        double part = part(volts.volts() / cells, electrolyte == null ? USUAL : electrolyte);
+        return hydrogenPerHour(cells, new Amperes(part * amperes.amperes()), USUAL);
+    }
+
+    /**
      * @param perCell V of a cell on charge
-     * @param electrolyte as measured, 25 °C where nobody has
      * @return part of the current that makes gas, 0 to 1
      */
-    public static double part(double perCell, Celsius electrolyte) {
+    static double part(double perCell, Celsius electrolyte) {
         double at25 = perCell - PER_KELVIN_AND_CELL * (electrolyte.degrees() - 25);
         return Math.max(0, Math.min(1, (at25 - FIRST_GAS) / (ALL_GAS - FIRST_GAS)));
     }

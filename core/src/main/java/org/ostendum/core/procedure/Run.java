@@ -146,6 +146,24 @@ public final class Run {
         return event == null || event.kind() != RunEvent.Kind.DONE ? "" : event.value();
     }
 
+    /** @return since when a step of this job has let current flow; empty before it does and after another has ended it */
+    public Optional<Instant> currentSince() {
+        @Nullable Instant since = null;
+        for (Step step : way()) {
+            RunEvent event = settled.get(step.id());
+            StepEffect effect = step.effect();
+            if (event == null || effect == null) {
+                continue;
+            }
+            switch (effect) {
+                case CURRENT_ON, CHARGE_BEGUN -> since = event.at();
+                case CURRENT_OFF -> since = null;
+                case WATERED -> {}
+            }
+        }
+        return Optional.ofNullable(since);
+    }
+
     /** @return the step's wait, once begun */
     public Optional<Timer> timer(Step step) {
         Instant started = timers.get(step.id());

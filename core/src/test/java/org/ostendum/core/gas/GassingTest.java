@@ -4,12 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CubicMetres;
+import org.ostendum.core.quantity.Volts;
 
 class GassingTest {
     private static CubicMetres air(double cubicMetres) {
@@ -23,6 +25,25 @@ class GassingTest {
         assertThat(Gassing.hydrogenPerHour(cells, new Amperes(amperes), Celsius.of(celsius))
                         .cubicMetres())
                 .isCloseTo(cubicMetres, within(0.0001));
+    }
+
+    /** 24 cells at 30 A: nothing below the gassing voltage, all of it at the finish; a warm battery gasses at less. */
+    @ParameterizedTest
+    @CsvSource({
+        "2.30, 25, 0",
+        "2.35, , 0",
+        "2.475, , 0.16505",
+        "2.60, 25, 0.3301",
+        "2.75, 25, 0.3301",
+        "2.31, 35, 0",
+        "2.56, 35, 0.3301",
+        "2.60, 15, 0.2773"
+    })
+    void gasByTheVoltage(double perCell, @Nullable Double celsius, double cubicMetres) {
+        Volts volts = Volts.of(24 * perCell);
+        Celsius electrolyte = celsius == null ? null : Celsius.of(celsius);
+        assertThat(Gassing.ofCharge(24, volts, new Amperes(30), electrolyte).cubicMetres())
+                .isCloseTo(cubicMetres, within(0.0002));
     }
 
     /** IEC 62485-3: a 48 V battery of 700 Ah finishing at 28 A wants 33.6 m³ an hour. */

@@ -229,4 +229,29 @@ class RunTest {
                 .anyMatch(f -> f.contains("stopAbove and stop go together"))
                 .anyMatch(f -> f.contains("waits no time"));
     }
+
+    private static Step step(String id, StepEffect effect) {
+        return new Step(id, "Do " + id, null, null, new Task.Act(), false, true, effect, null);
+    }
+
+    private static Run afterSteps(String... done) {
+        Procedure charging = procedure(List.of(
+                step("lid", new Task.Act()),
+                step("on", StepEffect.CURRENT_ON),
+                step("water", StepEffect.WATERED),
+                step("off", StepEffect.CURRENT_OFF)));
+        List<RunEvent> events = new ArrayList<>();
+        for (String step : done) {
+            events.add(new RunEvent(START.plusSeconds(events.size()), "Tom", Kind.DONE, step, ""));
+        }
+        return Run.of(charging, "Tom", events);
+    }
+
+    @Test
+    void currentFlowsFromTheStepThatLetsItFlowToTheOneThatEndsIt() {
+        assertThat(afterSteps("lid").currentSince()).isEmpty();
+        assertThat(afterSteps("lid", "on").currentSince()).contains(START.plusSeconds(1));
+        assertThat(afterSteps("lid", "on", "water").currentSince()).contains(START.plusSeconds(1));
+        assertThat(afterSteps("lid", "on", "water", "off").currentSince()).isEmpty();
+    }
 }

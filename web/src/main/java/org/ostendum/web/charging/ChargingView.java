@@ -11,6 +11,7 @@ import org.ostendum.core.charger.Misfit;
 import org.ostendum.core.device.AirStatus;
 import org.ostendum.core.device.ChargerStatus;
 import org.ostendum.core.equalise.EqualiseProposal;
+import org.ostendum.core.gas.Gassing;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.web.draw.GasDrawing;
 import org.ostendum.web.store.Battery;
@@ -61,6 +62,16 @@ record ChargingView(
             List<Misfit> misfits,
             @Nullable ChargerStatus status,
             @Nullable Celsius celsius) {
+        /** @return litres of hydrogen an hour, by its voltage; null where its charger is not heard */
+        public @Nullable Long gas() {
+            return status == null
+                    ? null
+                    : (Long) Math.round(1000
+                            * Gassing.ofCharge(
+                                            battery.type().model().cells(), status.volts(), status.amperes(), celsius)
+                                    .cubicMetres());
+        }
+
         /** Whether it should have ended by now, as surely as its past says. */
         public boolean isOverdue() {
             return left.late().isZero();

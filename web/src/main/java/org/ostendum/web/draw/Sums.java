@@ -5,8 +5,6 @@ import java.util.List;
 import org.ostendum.core.charge.ChargeSample;
 import org.ostendum.core.charge.EndOfCharge;
 import org.ostendum.core.gas.Gassing;
-import org.ostendum.core.quantity.Amperes;
-import org.ostendum.core.quantity.Celsius;
 
 /**
  * What a charge has come to at each of its samples.
@@ -15,8 +13,6 @@ import org.ostendum.core.quantity.Celsius;
  * @param litresAt hydrogen an hour at each sample, by the voltage
  */
 record Sums(List<Double> ampHoursAt, List<Double> litresAt) {
-    private static final Celsius USUAL = Celsius.of(25);
-
     static Sums of(List<ChargeSample> samples, int cells) {
         List<Double> ampHours = new ArrayList<>();
         List<Double> litres = new ArrayList<>();
@@ -30,11 +26,9 @@ record Sums(List<Double> ampHoursAt, List<Double> litresAt) {
     }
 
     private static double litres(ChargeSample sample, int cells) {
-        Celsius celsius = sample.celsius() == null ? USUAL : sample.celsius();
-        double part = Gassing.part(sample.volts().volts() / cells, celsius);
-        double amperes = part * sample.amperes().amperes();
         return 1000
-                * Gassing.hydrogenPerHour(cells, new Amperes(amperes), USUAL).cubicMetres();
+                * Gassing.ofCharge(cells, sample.volts(), sample.amperes(), sample.celsius())
+                        .cubicMetres();
     }
 
     double ampHours() {

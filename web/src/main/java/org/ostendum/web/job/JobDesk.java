@@ -1,5 +1,8 @@
 package org.ostendum.web.job;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -103,6 +106,7 @@ public class JobDesk {
      *
      * @param seq of the last event the page knows
      * @param ahead steps after the current one, as far as nobody has answered otherwise
+     * @param reckoned what stands in the field of the current step before anybody types: the hours that current has flowed
      */
     public record JobView(
             Job job,
@@ -120,7 +124,8 @@ public class JobDesk {
             List<Photos.PhotoName> pictures,
             List<Person> colleagues,
             boolean trained,
-            @Nullable Double torque) {
+            @Nullable Double torque,
+            String reckoned) {
         public Procedure procedure() {
             return run.procedure();
         }
@@ -158,7 +163,24 @@ public class JobDesk {
                 running.isTrained(run, person),
                 battery == null || battery.type().torqueTenths() == 0
                         ? null
-                        : (Double) (battery.type().torqueTenths() / 10.0));
+                        : (Double) (battery.type().torqueTenths() / 10.0),
+                reckoned(run, current, now));
+    }
+
+    private static String reckoned(Run run, @Nullable Step current, Instant now) {
+        return current != null
+                        && current.task() instanceof Task.Measure measure
+                        && measure.unit().equals("h")
+                ? run.currentSince()
+                        .map(since -> hours(Duration.between(since, now)))
+                        .orElse("")
+                : "";
+    }
+
+    private static String hours(Duration time) {
+        return BigDecimal.valueOf(time.toMinutes())
+                .divide(BigDecimal.valueOf(60), 1, RoundingMode.HALF_UP)
+                .toPlainString();
     }
 
     private static boolean isRows(@Nullable Step step, Task.Rows.Kind kind) {
