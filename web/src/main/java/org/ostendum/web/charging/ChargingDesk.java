@@ -39,7 +39,7 @@ import org.springframework.stereotype.Service;
 @Service
 class ChargingDesk {
     static final double DRAWN_WIDTH = 840;
-    private static final double DRAWN_HEIGHT = 200;
+    private static final double DRAWN_HEIGHT = 240;
     private static final Duration LEARNED_FROM = Duration.ofDays(120);
 
     private final Batteries batteries;

@@ -63,10 +63,10 @@ record ChargingView(
             @Nullable ChargerStatus status,
             @Nullable Celsius celsius) {
         /** @return litres of hydrogen an hour, by its voltage; null where its charger is not heard */
-        public @Nullable Long gas() {
+        public @Nullable Integer gas() {
             return status == null
                     ? null
-                    : (Long) Math.round(1000
+                    : (Integer) (int) Math.round(1000
                             * Gassing.ofCharge(
                                             battery.type().model().cells(), status.volts(), status.amperes(), celsius)
                                     .cubicMetres());

@@ -1,5 +1,7 @@
 package org.ostendum.web.draw;
 
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -7,7 +9,6 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.gas.GasBudget;
@@ -22,22 +23,26 @@ public final class GasPlotter {
     private static final double NAMED_FROM = 15;
     /** Where the alarm is in the picture, it lies so much under its top. */
     private static final double OVER_ALARM = 1.35;
-    /** A peak below this part of the alarm would be a line on the floor: it is drawn larger, without the alarm. */
+    /** A peak below this part of the alarm would be a line on the floor: it is drawn larger, the alarm beyond a break. */
     private static final double LITTLE = 0.2;
+    /** Height of a line beyond the break. */
+    private static final double BEYOND = 22;
 
     private static final int HOURS_APART = 2;
 
     private final List<GasBudget.Moment> moments;
     private final Box plot;
     private final double most;
+    private final List<Double> beyond;
 
-    private GasPlotter(List<GasBudget.Moment> moments, double alarm, double width, double height) {
+    private GasPlotter(List<GasBudget.Moment> moments, double alarm, double stop, double width, double height) {
         this.moments = moments;
         this.plot = new Box(LEFT, TOP, width - LEFT - RIGHT, height - TOP - BOTTOM);
         double peak =
                 moments.stream().mapToDouble(GasBudget.Moment::fraction).max().orElse(0);
         boolean little = peak < LITTLE * alarm;
         this.most = little ? Math.max(1e-6, 1.3 * peak) : Math.max(OVER_ALARM * alarm, 1.1 * peak);
+        this.beyond = Stream.of(stop, alarm).filter(part -> part > most).toList();
     }
 
     /**
@@ -53,16 +58,45 @@ public final class GasPlotter {
             ZoneId zone,
             double width,
             double height) {
-        GasPlotter plotter = new GasPlotter(moments, alarm, width, height);
-        List<GasDrawing.Level> levels = Stream.of(alarm, stop)
-                .filter(part -> part <= plotter.most)
-                .map(plotter::level)
-                .toList();
-        return new GasDrawing(width, height, plotter.plot, plotter.layers(batteries), levels, plotter.hours(zone));
+        GasPlotter plotter = new GasPlotter(moments, alarm, stop, width, height);
+        return new GasDrawing(
+                width,
+                height,
+                plotter.plot,
+                plotter.layers(batteries),
+                plotter.levels(alarm, stop),
+                plotter.beyond.isEmpty() ? null : plotter.top() - BEYOND / 4,
+                plotter.hours(zone));
     }
 
-    private GasDrawing.Level level(double part) {
-        return new GasDrawing.Level(y(part), String.format(Locale.ROOT, "%.1f %%", 100 * part));
+    private List<GasDrawing.Level> levels(double alarm, double stop) {
+        List<GasDrawing.Level> levels = new ArrayList<>();
+        for (double part : new double[] {stop, alarm}) {
+            int above = beyond.indexOf(part);
+            double y = above < 0 ? y(part) : plot.y() + BEYOND * (above + 0.6);
+            levels.add(new GasDrawing.Level(y, word(part), true));
+        }
+        if (beyond.contains(alarm)) {
+            levels.add(new GasDrawing.Level(y(round(most)), word(round(most)), false));
+        }
+        return levels;
+    }
+
+    /** @return the next lower part that is one, two or five with noughts */
+    private static double round(double part) {
+        double power = Math.pow(10, Math.floor(Math.log10(part)));
+        double lead = part / power;
+        return power * (lead >= 5 ? 5 : lead >= 2 ? 2 : 1);
+    }
+
+    private static String word(double part) {
+        BigDecimal percent = BigDecimal.valueOf(100 * part).round(new MathContext(2));
+        return percent.stripTrailingZeros().toPlainString() + " %";
+    }
+
+    /** Where the scale ends above. */
+    private double top() {
+        return plot.y() + BEYOND * beyond.size() * 1.25;
     }
 
     private List<GasDrawing.Layer> layers(List<String> batteries) {
@@ -107,7 +141,7 @@ public final class GasPlotter {
     }
 
     private double y(double part) {
-        return plot.bottom() - plot.height() * Math.min(1, part / most);
+        return plot.bottom() - (plot.bottom() - top()) * Math.min(1, part / most);
     }
 
     private List<GasDrawing.Hour> hours(ZoneId zone) {

@@ -111,6 +111,9 @@ class ChargeAtSpeedTest {
         patiently("the page moves by itself")
                 .until(d -> !browser.text("#course .meter").equals(early));
         assertThat(browser.text("#evidence h2")).isEqualTo("Not full yet.");
+        browser.go("/charging");
+        awaitText("#board table", "hydrogen an hour");
+        browser.go("/batteries/T-1/charge");
 
         awaitText("#evidence h2", "Full, by wha");
         assertThat(browser.driver().findElements(By.cssSelector("#evidence .mark-FIT")))

@@ -1,6 +1,7 @@
 package org.ostendum.web.draw;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import java.time.Duration;
 import java.time.Instant;
@@ -36,8 +37,11 @@ class GasPlotterTest {
         assertThat(drawing.layers()).extracting(GasDrawing.Layer::battery).containsExactly("T-01", "T-02");
         assertThat(leastY(drawing.layers().get(1)))
                 .isLessThan(leastY(drawing.layers().get(0)));
-        assertThat(drawing.levels()).hasSize(1);
-        assertThat(drawing.levels().get(0).y())
+        assertThat(drawing.levels()).extracting(GasDrawing.Level::word).containsExactly("2 %", "1 %");
+        double broken = Objects.requireNonNull(drawing.brokenAt());
+        assertThat(drawing.levels().get(0).y()).as("2 % lies beyond").isLessThan(broken);
+        assertThat(drawing.levels().get(1).y())
+                .isGreaterThan(broken)
                 .isLessThan(leastY(drawing.layers().get(1)));
         assertThat(drawing.layers())
                 .allSatisfy(layer -> assertThat(drawing.plot().contains(Objects.requireNonNull(layer.label())))
@@ -47,18 +51,29 @@ class GasPlotterTest {
     @Test
     void whatPassesAlarmAndStopShowsBothLines() {
         GasDrawing drawing = plot(0.02, 0.01);
-        assertThat(drawing.levels()).hasSize(2);
+        assertThat(drawing.levels()).extracting(GasDrawing.Level::word).containsExactly("2 %", "1 %");
+        assertThat(drawing.brokenAt()).isNull();
+        assertThat(drawing.brokenLine()).isEmpty();
         assertThat(leastY(drawing.layers().get(1)))
-                .isLessThan(drawing.levels().get(1).y())
+                .isLessThan(drawing.levels().get(0).y())
                 .isGreaterThanOrEqualTo(drawing.plot().y());
     }
 
     @Test
-    void aTraceIsDrawnLargeWithoutTheAlarm() {
+    void aTraceIsDrawnLargeUnderABreakBeyondWhichTheLimitsLie() {
         GasDrawing drawing = plot(0.0002, 0.0001);
-        assertThat(drawing.levels()).isEmpty();
+        double broken = Objects.requireNonNull(drawing.brokenAt());
+        assertThat(drawing.levels())
+                .extracting(GasDrawing.Level::word, GasDrawing.Level::limit)
+                .containsExactly(tuple("2 %", true), tuple("1 %", true), tuple("0.02 %", false));
+        assertThat(drawing.levels().get(0).y())
+                .isGreaterThan(drawing.plot().y())
+                .isLessThan(drawing.levels().get(1).y());
+        assertThat(drawing.levels().get(1).y()).isLessThan(broken);
         assertThat(leastY(drawing.layers().get(1)))
-                .isLessThan(drawing.plot().y() + drawing.plot().height() / 2);
+                .isGreaterThan(broken)
+                .isLessThan(drawing.plot().y() + drawing.plot().height() * 0.6);
+        assertThat(drawing.brokenLine().split(" ")).hasSizeGreaterThan(20);
         assertThat(drawing.hours()).hasSize(7);
     }
 }
