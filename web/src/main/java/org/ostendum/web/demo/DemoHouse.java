@@ -273,14 +273,17 @@ public class DemoHouse implements ApplicationRunner {
                 battery.type().model().capacity().ampHours() * one.habits().depth();
         // Some are forgotten, so that somebody has water to think of.
         @Nullable LocalDate watered = one.code().endsWith("4") ? null : wateringDay(one, lastDay, today);
+        Instant worked = now.minus(one.hour().sinceWork());
         for (LocalDate day = lastDay.plusDays(1); day.isBefore(today); day = day.plusDays(1)) {
-            if (day.getDayOfWeek().getValue() <= one.habits().workDaysPerWeek()) {
-                Instant morning = day.atTime(6, 0).atZone(zone).toInstant();
+            Instant morning = day.atTime(6, 0).atZone(zone).toInstant();
+            Instant full = morning.plus(Duration.ofHours(15));
+            // Early in the day yesterday's charge may not have ended when today's work had: then there was none.
+            if (day.getDayOfWeek().getValue() <= one.habits().workDaysPerWeek() && full.isBefore(worked)) {
                 entries.add(at(EntryKind.DISCHARGE, morning.plus(Duration.ofHours(6)), ampHours, worker));
                 entries.add(at(EntryKind.CHARGE_START, morning.plus(Duration.ofHours(8)), 0, worker));
                 entries.add(at(
                         EntryKind.CHARGE_END,
-                        morning.plus(Duration.ofHours(15)),
+                        full,
                         ampHours * RecordedBattery.CHARGE_RETURN,
                         worker));
                 if (day.equals(watered)) {
@@ -296,19 +299,19 @@ public class DemoHouse implements ApplicationRunner {
         }
         switch (one.hour()) {
             case CHARGING -> {
-                entries.add(at(EntryKind.DISCHARGE, now.minus(Duration.ofHours(5)), ampHours, worker));
+                entries.add(at(EntryKind.DISCHARGE, worked, ampHours, worker));
                 entries.add(at(EntryKind.CHARGE_START, now.minus(Duration.ofHours(3)), 0, worker));
                 readCharges(battery, one, worker);
             }
             case COOLING -> {
-                entries.add(at(EntryKind.DISCHARGE, now.minus(Duration.ofHours(11)), ampHours, worker));
+                entries.add(at(EntryKind.DISCHARGE, worked, ampHours, worker));
                 entries.add(at(
                         EntryKind.CHARGE_END,
                         now.minus(Duration.ofHours(3)),
                         ampHours * RecordedBattery.CHARGE_RETURN,
                         worker));
             }
-            case WORKED -> entries.add(at(EntryKind.DISCHARGE, now.minus(Duration.ofHours(2)), ampHours / 2, worker));
+            case WORKED -> entries.add(at(EntryKind.DISCHARGE, worked, ampHours / 2, worker));
             case RESTED -> {}
         }
         past.moveTo(now);

@@ -1,5 +1,6 @@
 package org.ostendum.web.demo;
 
+import java.time.Duration;
 import java.util.List;
 import java.util.stream.IntStream;
 import org.ostendum.core.measure.Colour;
@@ -76,10 +77,21 @@ final class Lanternmoor {
 
     /** Where a battery is between charge and work at this hour. */
     enum Hour {
-        RESTED,
-        CHARGING,
-        COOLING,
-        WORKED
+        RESTED(0),
+        CHARGING(5),
+        COOLING(11),
+        WORKED(2);
+
+        private final int hours;
+
+        Hour(int hours) {
+            this.hours = hours;
+        }
+
+        /** How long ago the work ended that brought it there. */
+        Duration sinceWork() {
+            return Duration.ofHours(hours);
+        }
     }
 
     /**
