@@ -281,11 +281,7 @@ public class DemoHouse implements ApplicationRunner {
             if (day.getDayOfWeek().getValue() <= one.habits().workDaysPerWeek() && full.isBefore(worked)) {
                 entries.add(at(EntryKind.DISCHARGE, morning.plus(Duration.ofHours(6)), ampHours, worker));
                 entries.add(at(EntryKind.CHARGE_START, morning.plus(Duration.ofHours(8)), 0, worker));
-                entries.add(at(
-                        EntryKind.CHARGE_END,
-                        full,
-                        ampHours * RecordedBattery.CHARGE_RETURN,
-                        worker));
+                entries.add(at(EntryKind.CHARGE_END, full, ampHours * RecordedBattery.CHARGE_RETURN, worker));
                 if (day.equals(watered)) {
                     double overcharge = WATERED_AFTER * ampHours * (RecordedBattery.CHARGE_RETURN - 1);
                     double millilitres = 1000
