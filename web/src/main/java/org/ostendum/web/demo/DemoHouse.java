@@ -293,7 +293,10 @@ public class DemoHouse implements ApplicationRunner {
                 write(battery, entries);
             }
         }
-        switch (one.hour()) {
+        // Early in the day some were still being read when their work would have ended: they have rested since.
+        boolean readSince =
+                worked.isBefore(lastDay.plusDays(1).atStartOfDay(zone).toInstant());
+        switch (readSince ? Lanternmoor.Hour.RESTED : one.hour()) {
             case CHARGING -> {
                 entries.add(at(EntryKind.DISCHARGE, worked, ampHours, worker));
                 entries.add(at(EntryKind.CHARGE_START, now.minus(Duration.ofHours(3)), 0, worker));
