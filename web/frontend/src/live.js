@@ -26,10 +26,14 @@
     signIn.hidden = e.detail.status !== 401;
   });
 
+  // A hidden page does not listen; it begins to when it is looked at again.
+  document.addEventListener("visibilitychange", () => {
+    heard = asked = Date.now();
+  });
+
   setInterval(() => {
     const now = Date.now();
-    if (document.hidden) heard = now;
-    if (now - heard < patience) return;
+    if (document.hidden || now - heard < patience) return;
     const seconds = Math.round((now - heard) / 1000);
     silence.textContent = seconds < 120 ? `${seconds} s` : `${Math.floor(seconds / 60)} min`;
     away.hidden = false;

@@ -275,12 +275,12 @@ public class DemoHouse implements ApplicationRunner {
         @Nullable LocalDate watered = one.code().endsWith("4") ? null : wateringDay(one, lastDay, today);
         Instant worked = now.minus(one.hour().sinceWork());
         for (LocalDate day = lastDay.plusDays(1); day.isBefore(today); day = day.plusDays(1)) {
-            Instant morning = day.atTime(6, 0).atZone(zone).toInstant();
-            Instant full = morning.plus(Duration.ofHours(15));
-            // Early in the day yesterday's charge may not have ended when today's work had: then there was none.
-            if (day.getDayOfWeek().getValue() <= one.habits().workDaysPerWeek() && full.isBefore(worked)) {
-                entries.add(at(EntryKind.DISCHARGE, morning.plus(Duration.ofHours(6)), ampHours, worker));
-                entries.add(at(EntryKind.CHARGE_START, morning.plus(Duration.ofHours(8)), 0, worker));
+            if (day.getDayOfWeek().getValue() <= one.habits().workDaysPerWeek()) {
+                Instant morning = day.atTime(6, 0).atZone(zone).toInstant();
+                // In the small hours yesterday's charge would end only after the work that came next.
+                Instant full = earlier(morning.plus(Duration.ofHours(15)), worked.minus(Duration.ofHours(1)));
+                entries.add(at(EntryKind.DISCHARGE, full.minus(Duration.ofHours(9)), ampHours, worker));
+                entries.add(at(EntryKind.CHARGE_START, full.minus(Duration.ofHours(7)), 0, worker));
                 entries.add(at(EntryKind.CHARGE_END, full, ampHours * RecordedBattery.CHARGE_RETURN, worker));
                 if (day.equals(watered)) {
                     double overcharge = WATERED_AFTER * ampHours * (RecordedBattery.CHARGE_RETURN - 1);
@@ -315,6 +315,10 @@ public class DemoHouse implements ApplicationRunner {
         }
         past.moveTo(now);
         write(battery, entries);
+    }
+
+    private static Instant earlier(Instant one, Instant other) {
+        return one.isBefore(other) ? one : other;
     }
 
     /** Somebody has read the charge that runs every quarter of an hour, and two before it every half. */

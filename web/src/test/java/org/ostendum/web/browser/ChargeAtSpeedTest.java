@@ -114,6 +114,7 @@ class ChargeAtSpeedTest {
         assertThat(browser.text("#evidence h2")).isEqualTo("Not full yet.");
         browser.go("/charging");
         awaitText("#board table", "hydrogen an hour");
+        assertThat(browser.text(".fast")).contains("600 times as fast");
         browser.go("/batteries/T-1/charge");
 
         awaitText("#evidence h2", "Full, by wha");
