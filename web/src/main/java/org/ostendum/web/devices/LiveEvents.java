@@ -28,7 +28,7 @@ public class LiveEvents implements SmartLifecycle {
     private static final long BEAT_SECONDS = 5;
 
     private final List<SseEmitter> pages = new CopyOnWriteArrayList<>();
-    private @Nullable ScheduledExecutorService teller;
+    private volatile @Nullable ScheduledExecutorService teller;
 
     @Override
     public void start() {
@@ -75,7 +75,8 @@ public class LiveEvents implements SmartLifecycle {
     private void tell(SseEmitter page, String event) {
         try {
             page.send(SseEmitter.event().name(event).data(""));
-        } catch (IOException | IllegalStateException e) {
+        } catch (IOException | RuntimeException e) {
+            // Whatever is the matter with one page, the beat goes on for the others.
             pages.remove(page);
         }
     }
