@@ -3,6 +3,7 @@ package org.ostendum.web.browser;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.AfterEach;
@@ -12,6 +13,7 @@ import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.WebElement;
+import org.openqa.selenium.support.ui.ExpectedConditions;
 import org.openqa.selenium.support.ui.Select;
 import org.openqa.selenium.support.ui.WebDriverWait;
 import org.ostendum.web.support.Browser;
@@ -205,9 +207,11 @@ class ChargeAtSpeedTest {
                     .map(WebElement::getText)
                     .noneMatch(t -> t.contains("Charging room") && t.contains("Since"));
         });
-        while (!browser.driver().findElements(By.cssSelector("#alarms a")).isEmpty()) {
+        browser.go("/alarms");
+        for (List<WebElement> unseen = unseen(); !unseen.isEmpty(); unseen = unseen()) {
+            unseen.get(0).click();
+            patiently("the page after").until(ExpectedConditions.stalenessOf(unseen.get(0)));
             browser.go("/alarms");
-            press("I have seen to it");
         }
 
         browser.driver().get(job);
@@ -222,6 +226,10 @@ class ChargeAtSpeedTest {
         awaitText(".now-step h2", "written down");
         browser.go("/batteries/T-6");
         assertThat(browser.text("main")).contains("Equalising charge ended", "h · Equalise the battery");
+    }
+
+    private List<WebElement> unseen() {
+        return browser.driver().findElements(By.cssSelector(".alarm-card form button"));
     }
 
     private void readLowest(String gravity) throws InterruptedException {
