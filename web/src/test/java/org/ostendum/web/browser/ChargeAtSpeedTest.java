@@ -11,7 +11,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
-import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.WebDriverException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.support.ui.ExpectedConditions;
 import org.openqa.selenium.support.ui.Select;
@@ -69,7 +69,8 @@ class ChargeAtSpeedTest {
 
     private WebDriverWait patiently(String what) {
         WebDriverWait wait = new WebDriverWait(browser.driver(), PATIENCE);
-        wait.ignoring(StaleElementReferenceException.class).withMessage(() -> what + "\n" + browser.text("body"));
+        // While a page gives way to the next one, the driver fails in more ways than one.
+        wait.ignoring(WebDriverException.class).withMessage(() -> what + "\n" + browser.text("body"));
         return wait;
     }
 
