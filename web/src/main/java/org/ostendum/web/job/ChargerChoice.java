@@ -4,7 +4,6 @@ import java.time.Clock;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.charge.ChargeKind;
 import org.ostendum.core.charger.Misfit;
@@ -16,7 +15,6 @@ import org.ostendum.web.charging.Schools;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.ChargerHappenings;
 import org.ostendum.web.store.Person;
-import org.ostendum.web.store.RoomPlan;
 import org.ostendum.web.store.Rooms;
 import org.ostendum.web.words.Words;
 import org.springframework.stereotype.Component;
@@ -74,10 +72,12 @@ class ChargerChoice {
                 .findFirst()
                 .orElseGet(() -> usual(kinds, battery));
         List<Match> all = matches.all(battery, wanted);
-        String code = charger.isEmpty() ? over(battery) : charger;
+        @Nullable Long over = rooms.chargerOver(battery.slotId()).orElse(null);
         @Nullable
         Match chosen = all.stream()
-                .filter(m -> m.charger().code().equals(code))
+                .filter(m -> charger.isEmpty()
+                        ? over != null && m.charger().id() == over
+                        : m.charger().code().equals(charger))
                 .findFirst()
                 .orElse(null);
         return new Choice(all, kinds, wanted, chosen);
@@ -95,17 +95,6 @@ class ChargerChoice {
     private ChargeKind usual(List<ChargeKind> kinds, Battery battery) {
         ChargeKind usual = schools.usual(battery);
         return kinds.contains(usual) ? usual : kinds.get(0);
-    }
-
-    private String over(Battery battery) {
-        return rooms.plans().stream()
-                .flatMap(RoomPlan::slots)
-                .filter(slot -> battery.slotId() != null && slot.id() == battery.slotId())
-                .map(RoomPlan.Slot::charger)
-                .flatMap(Stream::ofNullable)
-                .map(RoomPlan.Charger::code)
-                .findFirst()
-                .orElse("");
     }
 
     /** A refused match stays with the charger: who tried to join what. */
