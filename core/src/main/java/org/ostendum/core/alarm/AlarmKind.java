@@ -1,6 +1,6 @@
 package org.ostendum.core.alarm;
 
-import org.ostendum.core.judge.Severity;
+import org.ostendum.core.rulebook.Severity;
 
 /** What an alarm is about. The gravest come first. */
 public enum AlarmKind {

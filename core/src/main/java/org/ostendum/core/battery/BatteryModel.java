@@ -12,6 +12,7 @@ import org.ostendum.core.quantity.AmpHours;
  * @param capacity rated capacity
  * @param rateHours discharge time at which the capacity is stated, hours; 0.5 for the 30 min aircraft rate
  * @param marks gravities of the sheet
+ * @param levels where its electrolyte may stand
  */
 public record BatteryModel(
         String code,
@@ -20,7 +21,20 @@ public record BatteryModel(
         CellLayout layout,
         AmpHours capacity,
         double rateHours,
-        GravityMarks marks) {
+        GravityMarks marks,
+        LevelMarks levels) {
+
+    /** A model whose sheet does not name the level. */
+    public BatteryModel(
+            String code,
+            CellKind kind,
+            Duty duty,
+            CellLayout layout,
+            AmpHours capacity,
+            double rateHours,
+            GravityMarks marks) {
+        this(code, kind, duty, layout, capacity, rateHours, marks, LevelMarks.USUAL);
+    }
 
     public int cells() {
         return layout.cells();

@@ -10,6 +10,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.event.BatteryEvent;
+import org.ostendum.core.event.BatteryEvent.ChargeEnded;
+import org.ostendum.core.event.BatteryEvent.ChargeStarted;
+import org.ostendum.core.event.BatteryEvent.Equalised;
+import org.ostendum.core.event.BatteryEvent.HottestOfCharge;
+import org.ostendum.core.event.BatteryEvent.Worked;
+import org.ostendum.core.event.EventLog;
+import org.ostendum.core.quantity.AmpHours;
 
 /**
  * What a battery's charges came to, month by month: how often, how much was taken and put back, and what went amiss. A
@@ -28,21 +36,6 @@ public final class ChargeHistory {
     private ChargeHistory(ZoneId zone) {
         this.zone = zone;
     }
-
-    public enum What {
-        WORKED,
-        BEGUN,
-        FINISHED,
-        EQUALISED,
-        HOTTEST
-    }
-
-    /**
-     * A line of the record.
-     *
-     * @param quantity Ah, hours of equalising, or °C; 0 where nobody has said
-     */
-    public record Line(Instant at, What what, double quantity) {}
 
     /**
      * One month.
@@ -84,9 +77,9 @@ public final class ChargeHistory {
     }
 
     /** @return the newest month first */
-    public static List<Month> of(List<Line> lines, Instant now, ZoneId zone) {
+    public static List<Month> of(EventLog record, Instant now, ZoneId zone) {
         ChargeHistory history = new ChargeHistory(zone);
-        lines.stream().sorted(Comparator.comparing(Line::at)).forEach(history::add);
+        record.all().forEach(history::add);
         history.missedBy(now);
         List<Month> months = new ArrayList<>();
         history.byMonth.forEach((month, sum) -> months.add(sum.month(month)));
@@ -97,30 +90,41 @@ public final class ChargeHistory {
         return byMonth.computeIfAbsent(YearMonth.from(at.atZone(zone)), m -> new Sum());
     }
 
-    private void add(Line line) {
-        Sum sum = sum(line.at());
-        switch (line.what()) {
-            case WORKED -> {
-                missedBy(line.at());
-                sum.taken += line.quantity();
-                workedAt = line.at();
-                begunAt = null;
-            }
-            case BEGUN -> {
-                missedBy(line.at());
-                begin(sum, line.at());
-            }
-            case FINISHED -> {
-                if (begunAt == null) {
-                    begin(sum, line.at());
-                }
-                sum.returned += line.quantity();
-                workedAt = null;
-            }
-            case EQUALISED -> sum.equaliseHours += line.quantity();
-            case HOTTEST ->
-                sum.hottest = sum.hottest == null ? line.quantity() : Math.max(sum.hottest, line.quantity());
+    private void add(BatteryEvent event) {
+        if (event instanceof Worked worked) {
+            work(worked);
+        } else if (event instanceof ChargeStarted) {
+            missedBy(event.at());
+            begin(sum(event.at()), event.at());
+        } else if (event instanceof ChargeEnded ended) {
+            end(ended);
+        } else if (event instanceof Equalised equalising) {
+            sum(event.at()).equaliseHours += equalising.hours();
+        } else if (event instanceof HottestOfCharge hottest) {
+            Sum sum = sum(event.at());
+            double degrees = hottest.celsius().degrees();
+            sum.hottest = sum.hottest == null ? degrees : Math.max(sum.hottest, degrees);
         }
+    }
+
+    private void work(Worked worked) {
+        missedBy(worked.at());
+        sum(worked.at()).taken += amount(worked.taken());
+        workedAt = worked.at();
+        begunAt = null;
+    }
+
+    private void end(ChargeEnded ended) {
+        Sum sum = sum(ended.at());
+        if (begunAt == null) {
+            begin(sum, ended.at());
+        }
+        sum.returned += amount(ended.returned());
+        workedAt = null;
+    }
+
+    private static double amount(@Nullable AmpHours ampHours) {
+        return ampHours == null ? 0 : ampHours.ampHours();
     }
 
     private void begin(Sum sum, Instant at) {

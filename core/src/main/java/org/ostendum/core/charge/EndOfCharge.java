@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.event.FullSign;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.rulebook.RuleKey;
@@ -37,14 +38,6 @@ public final class EndOfCharge {
     private static final double PER_KELVIN = -4;
 
     private EndOfCharge() {}
-
-    /** What speaks for full. */
-    public enum Sign {
-        EQUAL_GRAVITIES,
-        STEADY_VOLTAGE,
-        RETURNED,
-        LAMP
-    }
 
     public enum Decision {
         NOT_YET,
@@ -89,27 +82,27 @@ public final class EndOfCharge {
      * @param signs what speaks for full by now
      * @param nextPilot when the pilot cell is to be read again; null while that would tell nothing
      */
-    public record Verdict(Decision decision, Set<Sign> signs, @Nullable Instant nextPilot) {}
+    public record Verdict(Decision decision, Set<FullSign> signs, @Nullable Instant nextPilot) {}
 
     /** @return whether it is full, must go on, or must be stopped */
     public static Verdict judge(Known known) {
-        Set<Sign> signs = EnumSet.noneOf(Sign.class);
+        Set<FullSign> signs = EnumSet.noneOf(FullSign.class);
         if (gravitiesAreEqual(known)) {
-            signs.add(Sign.EQUAL_GRAVITIES);
+            signs.add(FullSign.EQUAL_GRAVITIES);
         }
         if (voltageIsSteady(known)) {
-            signs.add(Sign.STEADY_VOLTAGE);
+            signs.add(FullSign.STEADY_VOLTAGE);
         }
         if (isReturned(known)) {
-            signs.add(Sign.RETURNED);
+            signs.add(FullSign.RETURNED);
         }
         if (known.lamp()) {
-            signs.add(Sign.LAMP);
+            signs.add(FullSign.LAMP);
         }
         if (isTooHot(known)) {
             return new Verdict(Decision.STOP, signs, null);
         }
-        boolean full = signs.contains(Sign.EQUAL_GRAVITIES) || signs.size() >= 2;
+        boolean full = signs.contains(FullSign.EQUAL_GRAVITIES) || signs.size() >= 2;
         return new Verdict(full ? Decision.FULL : Decision.NOT_YET, signs, full ? null : nextPilot(known));
     }
 

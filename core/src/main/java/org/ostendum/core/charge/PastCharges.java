@@ -3,9 +3,14 @@ package org.ostendum.core.charge;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.event.BatteryEvent;
+import org.ostendum.core.event.BatteryEvent.ChargeEnded;
+import org.ostendum.core.event.BatteryEvent.ChargeStarted;
+import org.ostendum.core.event.BatteryEvent.Worked;
+import org.ostendum.core.event.EventLog;
+import org.ostendum.core.quantity.AmpHours;
 
 /** The finished charges of a battery, put together from what was written down: worked, begun, finished. */
 public final class PastCharges {
@@ -21,39 +26,36 @@ public final class PastCharges {
 
     private PastCharges() {}
 
-    public enum What {
-        WORKED,
-        BEGUN,
-        FINISHED
-    }
-
-    /**
-     * A line of the record.
-     *
-     * @param ampHours taken out by work; 0 where nobody has said
-     */
-    public record Line(Instant at, What what, double ampHours) {}
-
     /** From the beginning of a charge to its end. */
     public record Span(Instant from, Instant to) {}
 
     /** @return oldest first; only those whose beginning, end and Ah before it are on record */
-    public static PastCharges of(List<Line> record) {
+    public static PastCharges of(EventLog record) {
         PastCharges charges = new PastCharges();
-        record.stream().sorted(Comparator.comparing(Line::at)).forEach(charges::add);
+        record.all().forEach(charges::add);
         return charges;
     }
 
-    private void add(Line line) {
-        switch (line.what()) {
-            case WORKED -> takenSince += line.ampHours();
-            case BEGUN -> begun = line.at();
-            case FINISHED -> {
-                finish(line.at());
-                takenSince = 0;
-                begun = null;
-            }
+    private void add(BatteryEvent event) {
+        if (event instanceof Worked worked) {
+            AmpHours taken = worked.taken();
+            takenSince += taken == null ? 0 : taken.ampHours();
+        } else if (event instanceof ChargeStarted) {
+            begun = event.at();
+        } else if (event instanceof ChargeEnded ended) {
+            end(ended);
         }
+    }
+
+    /** One that was ended before full teaches nothing of how long a charge lasts, and leaves something to be put back. */
+    private void end(ChargeEnded ended) {
+        if (!ended.ending().isBeforeFull()) {
+            finish(ended.at());
+            takenSince = 0;
+        } else if (ended.returned() != null) {
+            takenSince = Math.max(0, takenSince - ended.returned().ampHours());
+        }
+        begun = null;
     }
 
     private void finish(Instant at) {

@@ -5,13 +5,13 @@ import java.util.List;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
-import org.ostendum.core.charge.ChargeKind;
 import org.ostendum.core.charge.ChargeSums;
+import org.ostendum.core.event.ChargeKind;
 import org.ostendum.core.judge.Message;
-import org.ostendum.core.judge.Severity;
 import org.ostendum.core.quantity.Volts;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.rulebook.Severity;
 
 /**
  * Does this charger go with this battery, here and now? Practice {@code charge.match}; the worst comes first.

@@ -1,7 +1,7 @@
 package org.ostendum.core.charger;
 
 import org.ostendum.core.judge.Message;
-import org.ostendum.core.judge.Severity;
+import org.ostendum.core.rulebook.Severity;
 
 /**
  * One thing in which a charger and a battery do not go together.

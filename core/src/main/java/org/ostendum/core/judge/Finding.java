@@ -3,6 +3,7 @@ package org.ostendum.core.judge;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.rulebook.RuleUse;
+import org.ostendum.core.rulebook.Severity;
 
 /**
  * One thing the judge has to say about a battery.

@@ -20,6 +20,7 @@ import org.ostendum.core.judge.question.ThirstyCells;
 import org.ostendum.core.judge.question.UnreliableRound;
 import org.ostendum.core.judge.question.WeakCells;
 import org.ostendum.core.judge.question.WornBattery;
+import org.ostendum.core.rulebook.Severity;
 
 /** Asks every question of a battery and puts the answers in order. */
 public final class Judge {

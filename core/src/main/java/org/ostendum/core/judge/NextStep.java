@@ -1,23 +1,54 @@
 package org.ostendum.core.judge;
 
-/** The job a finding or a date asks for. */
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+
+/** The job a finding or a date asks for, the most pressing first. */
 public enum NextStep {
-    COVER_PLATES,
-    REPAIR_CELL,
-    COOL,
-    READ_AGAIN,
-    READ_CHARGE_VOLTS,
-    CHARGE,
-    EQUALISE,
-    LONG_CHARGE,
-    CHECK_CHARGER,
-    READ_AFTER_EQUALISE,
-    WATER,
-    DRAW_OFF,
-    ADJUST_ACID,
-    MOVE_TAP,
-    TEST_CAPACITY,
-    TAKE_ROUND,
-    WASH,
-    NONE
+    COVER_PLATES("cover-plates"),
+    REPAIR_CELL(null),
+    COOL(null),
+    RIGHT_DEFECT(null),
+    COMMISSION("commission-dry"),
+    READ_AGAIN("round"),
+    READ_CHARGE_VOLTS("volts"),
+    DRAW_OFF("draw-off"),
+    CHARGE("charge"),
+    EQUALISE("equalise"),
+    LONG_CHARGE("equalise-sulfated"),
+    CHECK_CHARGER("check-charger"),
+    READ_AFTER_EQUALISE("round"),
+    WATER("water"),
+    ADJUST_ACID("acid-adjust"),
+    MOVE_TAP(null),
+    TEST_CAPACITY(null),
+    TAKE_ROUND("round"),
+    WASH("wash"),
+    NONE(null);
+
+    private final @Nullable String job;
+
+    NextStep(@Nullable String job) {
+        this.job = job;
+    }
+
+    /** @return the procedure that does it, {@code round} or {@code volts} for readings; null where none does */
+    public @Nullable String job() {
+        return job;
+    }
+
+    /** @return the word programs outside know it by */
+    public String word() {
+        return this == TAKE_ROUND ? "round" : name().toLowerCase(Locale.ROOT);
+    }
+
+    /** @return whether it is done with a hydrometer */
+    public boolean isReading() {
+        return this == READ_AGAIN || this == READ_AFTER_EQUALISE || this == TAKE_ROUND;
+    }
+
+    /** @return whether current flows into the battery for it */
+    public boolean isCharge() {
+        return this == CHARGE || this == EQUALISE || this == LONG_CHARGE || this == COMMISSION;
+    }
 }

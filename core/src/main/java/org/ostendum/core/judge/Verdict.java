@@ -1,10 +1,13 @@
 package org.ostendum.core.judge;
 
+import java.util.Collections;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import org.ostendum.core.rulebook.Severity;
 
 /**
  * What the judge holds of a battery after a round.
@@ -17,7 +20,7 @@ import java.util.Optional;
 public record Verdict(Severity severity, Message sentence, List<Finding> findings, Map<String, Missing> notJudged) {
     public Verdict {
         findings = List.copyOf(findings);
-        notJudged = Map.copyOf(notJudged);
+        notJudged = Collections.unmodifiableMap(new LinkedHashMap<>(notJudged));
     }
 
     public NextStep next() {

@@ -1,5 +1,7 @@
 package org.ostendum.core.measure;
 
+import org.ostendum.core.battery.LevelMarks;
+
 /** Where the electrolyte stands in a cell, as seen through the filler hole. */
 public enum Level {
     /** Plates showing. */
@@ -10,18 +12,16 @@ public enum Level {
     /** Above the model's mark. */
     OVER;
 
-    /** A quarter inch above the plates' shield is where most marks stand (rule of thumb). */
-    private static final double LOW_BELOW = 6;
-
-    private static final double OVER_ABOVE = 25;
-
-    /** @param millimetres of electrolyte above the plates; negative where they show */
-    public static Level ofMillimetres(double millimetres) {
+    /**
+     * @param millimetres of electrolyte above the plates; negative where they show
+     * @param marks of the model
+     */
+    public static Level ofMillimetres(double millimetres, LevelMarks marks) {
         if (millimetres < 0) {
             return EXPOSED;
-        } else if (millimetres < LOW_BELOW) {
+        } else if (millimetres < marks.lowMm()) {
             return LOW;
         }
-        return millimetres > OVER_ABOVE ? OVER : RIGHT;
+        return millimetres > marks.overMm() ? OVER : RIGHT;
     }
 }

@@ -1,10 +1,12 @@
 package org.ostendum.core.measure;
 
 import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
@@ -14,15 +16,16 @@ public final class Reliability {
     private Reliability() {}
 
     /**
-     * @param before what had happened to the battery when the round was taken
+     * @param mixed whether the last water had been mixed in by then; null where none is on record
+     * @param chargeEnded when the last charge before it ended; null for none on record
      * @return every reason to doubt the round, empty when it is sound
      */
-    public static List<Doubt> doubts(Round round, Happenings before, Rules rules) {
+    public static List<Doubt> doubts(Round round, @Nullable Answer mixed, @Nullable Instant chargeEnded, Rules rules) {
         List<Doubt> doubts = new ArrayList<>();
-        if (before.water() != null && before.chargesSinceWater() < rules.count(RuleKey.CHARGES_AFTER_WATER)) {
+        if (mixed == Answer.NO) {
             doubts.add(Doubt.AFTER_WATER);
         }
-        if (stillGassing(round, before, rules.duration(RuleKey.GASSING_WAIT))) {
+        if (stillGassing(round, chargeEnded, rules.duration(RuleKey.GASSING_WAIT))) {
             doubts.add(Doubt.GASSING);
         }
         if (temperatures(round).anyMatch(t -> t.compareTo(rules.celsius(RuleKey.TEMPERATURE_LEAST)) < 0)) {
@@ -34,10 +37,8 @@ public final class Reliability {
         return doubts;
     }
 
-    private static boolean stillGassing(Round round, Happenings before, Duration wait) {
-        return Stream.of(before.chargeEnd(), before.equaliseEnd())
-                .filter(Objects::nonNull)
-                .anyMatch(end -> Duration.between(end, round.takenAt()).compareTo(wait) < 0);
+    private static boolean stillGassing(Round round, @Nullable Instant ended, Duration wait) {
+        return ended != null && Duration.between(ended, round.takenAt()).compareTo(wait) < 0;
     }
 
     private static Stream<Celsius> temperatures(Round round) {

@@ -2,148 +2,255 @@ package org.ostendum.core.next;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
-import java.util.EnumSet;
+import java.util.EnumMap;
 import java.util.List;
-import java.util.Optional;
+import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.judge.Finding;
+import org.ostendum.core.judge.Cells;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.judge.NextStep;
-import org.ostendum.core.judge.Severity;
-import org.ostendum.core.measure.Happenings;
 import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.rulebook.Severity;
+import org.ostendum.core.state.BatteryState;
+import org.ostendum.core.state.ChargeRange;
+import org.ostendum.core.state.FindingLife;
+import org.ostendum.core.state.Heat;
+import org.ostendum.core.state.OpenDefect;
+import org.ostendum.core.state.Stage;
+import org.ostendum.core.state.StandingFinding;
 
-/** Works out what a battery needs next, from its findings, from what was done about them since, and from the calendar. */
+/**
+ * Works out what a battery needs next, from its state alone. What stands in the way of something else comes first, and what
+ * cannot be done now is not asked for: nothing is watered, read or charged while it charges, no charge on bare plates, in heat or
+ * over the mark, no water before it is full.
+ */
 public final class NextThings {
-    private NextThings() {}
+    private final String code;
+    private final BatteryState battery;
+    private final Map<NextStep, NextThing> things = new EnumMap<>(NextStep.class);
 
-    /** @return the battery's jobs, each kind once, most urgent first */
-    public static List<NextThing> of(BatteryNow battery, Instant now) {
-        List<NextThing> things = new ArrayList<>();
-        Set<NextStep> taken = EnumSet.noneOf(NextStep.class);
-        for (Finding finding : battery.findings()) {
-            NextStep step = stillToDo(battery, finding.next());
-            if (step != NextStep.NONE && taken.add(step)) {
-                things.add(fromFinding(battery, finding, step));
-            }
-        }
-        if (battery.hasCaps() && taken.stream().noneMatch(NextThings::endsInReadings)) {
-            roundDue(battery, now).ifPresent(things::add);
-        }
-        if (battery.hasCaps() && !taken.contains(NextStep.WATER) && !taken.contains(NextStep.COVER_PLATES)) {
-            waterDue(battery, now).ifPresent(things::add);
-        }
-        washDue(battery, now).ifPresent(things::add);
-        things.sort(NextThing.MOST_URGENT);
-        return things;
+    private NextThings(String code, BatteryState battery) {
+        this.code = code;
+        this.battery = battery;
     }
 
-    private static boolean endsInReadings(NextStep step) {
-        return switch (step) {
-            case READ_AGAIN, EQUALISE, READ_AFTER_EQUALISE, TAKE_ROUND -> true;
+    /** @return the battery's jobs, each kind once, most urgent first */
+    public static List<NextThing> of(String code, BatteryState battery) {
+        return new NextThings(code, battery).workedOut();
+    }
+
+    private List<NextThing> workedOut() {
+        if (battery.stage() == Stage.RETIRED || battery.stage() == Stage.ORDERED) {
+            return List.of();
+        } else if (battery.stage() == Stage.DRY) {
+            add(NextStep.COMMISSION, Severity.ACT, Message.of("next.commission.why"));
+            defects();
+            return inOrder();
+        }
+        heat();
+        defects();
+        levels();
+        findings();
+        charge();
+        care();
+        takeAwayWhatCannotBe();
+        return inOrder();
+    }
+
+    private List<NextThing> inOrder() {
+        return things.values().stream().sorted(NextThing.MOST_URGENT).toList();
+    }
+
+    private void heat() {
+        Heat heat = battery.temperature();
+        if (heat != null && battery.isAboveStop()) {
+            String how = battery.isCharging() ? "next.hot.charging" : "next.hot";
+            Severity severity = battery.isCharging() ? Severity.STOP : Severity.ACT;
+            add(
+                    NextStep.COOL,
+                    severity,
+                    Message.of(
+                            how,
+                            heat.celsius(),
+                            limit(RuleKey.chargeStop(battery.model().duty()))));
+        }
+    }
+
+    private Object limit(RuleKey rule) {
+        return battery.rules().celsius(rule);
+    }
+
+    private void defects() {
+        for (OpenDefect defect : battery.defects()) {
+            add(
+                    NextStep.RIGHT_DEFECT,
+                    defect.kind().severity(),
+                    Message.of("next.defect", defect.kind(), defect.since()),
+                    defect.kind().fixedBy().stream().findFirst().orElse(null));
+        }
+    }
+
+    /** What is known of the levels, whichever of looking, pouring and drawing off told it last. */
+    private void levels() {
+        if (!battery.model().kind().hasCaps()) {
+            return;
+        }
+        Cells bare = new Cells(battery.barePlates());
+        Cells over = new Cells(battery.overMark());
+        Cells low = new Cells(battery.lowCells());
+        if (!bare.isEmpty()) {
+            String how = battery.isCharging() ? "next.bare.charging" : "finding.dry.exposed";
+            add(NextStep.COVER_PLATES, Severity.STOP, Message.of(how, bare));
+        }
+        if (!over.isEmpty()) {
+            add(NextStep.DRAW_OFF, Severity.ACT, Message.of("finding.overfilled", over));
+        }
+        if (!low.isEmpty() && bare.isEmpty()) {
+            add(NextStep.WATER, Severity.WATCH, Message.of("finding.dry.low", low));
+        }
+    }
+
+    private void findings() {
+        for (StandingFinding finding : battery.findings()) {
+            NextStep step = finding.next();
+            // A cell to be watched is read at the calendar's next round, not at once; levels speak for themselves.
+            boolean acted = finding.life() == FindingLife.ACTED_UPON;
+            if (step == NextStep.NONE || step == NextStep.TAKE_ROUND || (isAboutLevels(finding) && !acted)) {
+                continue;
+            }
+            add(
+                    step,
+                    finding.finding().severity(),
+                    acted ? Message.of("next.since." + step) : finding.finding().sentence());
+        }
+    }
+
+    private static boolean isAboutLevels(StandingFinding finding) {
+        return switch (finding.finding().code()) {
+            case CELL_DRY, CELL_OVERFILLED -> true;
             default -> false;
         };
     }
 
-    /** What is left of a step after the things done since the round that asked for it. */
-    private static NextStep stillToDo(BatteryNow battery, NextStep step) {
-        Happenings since = battery.happenings();
-        return switch (step) {
-            case EQUALISE -> done(since.equaliseEnd(), battery) ? NextStep.READ_AFTER_EQUALISE : step;
-            case CHARGE -> done(since.filled(), battery) ? NextStep.READ_AGAIN : step;
-            case WATER -> done(since.water(), battery) ? NextStep.NONE : step;
-            case COVER_PLATES -> done(since.water(), battery) ? NextStep.CHARGE : step;
-            // A cell to be watched is read at the calendar's next round, not at once.
-            case TAKE_ROUND -> NextStep.NONE;
-            default -> step;
-        };
+    private void charge() {
+        Instant flat = battery.charging().stoodFlat();
+        if (flat != null) {
+            add(NextStep.CHARGE, Severity.ACT, Message.of("next.charge.stood-flat", flat));
+        }
+        ChargeRange range = battery.charge();
+        double soon = battery.rules().percent(RuleKey.CHARGE_SOON) / 100.0;
+        if (battery.full().isNo() && range.isKnown() && range.likely() <= soon) {
+            add(
+                    NextStep.CHARGE,
+                    Severity.ACT,
+                    Message.of("next.charge.low", range.percent().percent()));
+        }
     }
 
-    private static boolean done(@Nullable Instant at, BatteryNow battery) {
-        return Happenings.follows(at, battery.lastRound());
+    private void care() {
+        Instant now = battery.asOf();
+        if (battery.model().kind().hasCaps()) {
+            if (things.keySet().stream().noneMatch(NextThings::endsInReadings)) {
+                roundDue(now);
+            }
+            waterDue(now);
+        }
+        due(battery.care().washed(), RuleKey.WASH_INTERVAL, NextStep.WASH, "next.wash.due", now);
     }
 
-    private static NextThing fromFinding(BatteryNow battery, Finding finding, NextStep step) {
-        return new NextThing(
-                battery.code(),
+    private static boolean endsInReadings(NextStep step) {
+        return step.isReading() || step == NextStep.EQUALISE;
+    }
+
+    private void roundDue(Instant now) {
+        RuleKey rule = RuleKey.roundInterval(battery.model().duty());
+        if (battery.roundAt() == null) {
+            add(NextStep.TAKE_ROUND, Severity.WATCH, Message.of("next.round.never"));
+        } else {
+            due(battery.roundAt(), rule, NextStep.TAKE_ROUND, "next.round.due", now);
+        }
+    }
+
+    /** By the calendar only where nobody has looked into the cells since the last water. */
+    private void waterDue(Instant now) {
+        Instant watered = battery.water().watered();
+        boolean looked = battery.levels().values().stream()
+                .anyMatch(level ->
+                        level.basis().isLook() && (watered == null || level.at().isAfter(watered)));
+        if (!things.containsKey(NextStep.WATER) && !looked) {
+            due(watered, RuleKey.waterInterval(battery.model().duty()), NextStep.WATER, "next.water.due", now);
+        }
+    }
+
+    private void due(@Nullable Instant last, RuleKey rule, NextStep step, String reason, Instant now) {
+        if (last == null) {
+            return;
+        }
+        Duration interval = battery.rules().duration(rule);
+        long age = Duration.between(last, now).toDays();
+        long over = age - interval.toDays();
+        if (over >= 0) {
+            put(new NextThing(
+                    code,
+                    step,
+                    Severity.WATCH,
+                    step.job(),
+                    Message.of("next." + step, code),
+                    Message.of(reason, (int) age, (int) interval.toDays()),
+                    last.plus(interval),
+                    over,
+                    StepTimes.of(step, battery)));
+        }
+    }
+
+    /** The table of sentences that may not stand together, kept where they would be said. */
+    private void takeAwayWhatCannotBe() {
+        Set<NextStep> asked = things.keySet();
+        if (battery.isCharging()) {
+            asked.removeIf(step -> step.isCharge() || step.isReading());
+            asked.removeAll(Set.of(NextStep.WATER, NextStep.DRAW_OFF, NextStep.WASH));
+        }
+        if (!battery.full().isYes()) {
+            asked.remove(NextStep.WATER);
+        } else {
+            asked.remove(NextStep.CHARGE);
+        }
+        if (battery.mixed().isNo()) {
+            asked.removeIf(NextStep::isReading);
+        }
+        boolean keepsFromCharge = !battery.barePlates().isEmpty()
+                || !battery.overMark().isEmpty()
+                || battery.isTooHotToCharge().isYes()
+                || battery.defects().stream().anyMatch(defect -> defect.kind().shutsCharge());
+        if (keepsFromCharge) {
+            asked.removeIf(NextStep::isCharge);
+        }
+        if (!battery.overMark().isEmpty()) {
+            asked.remove(NextStep.WATER);
+        }
+    }
+
+    private void add(NextStep step, Severity severity, Message reason) {
+        add(step, severity, reason, step.job());
+    }
+
+    private void add(NextStep step, Severity severity, Message reason, @Nullable String procedure) {
+        put(new NextThing(
+                code,
                 step,
-                finding.severity(),
-                Message.of("next." + step, battery.code()),
-                step == finding.next() ? finding.sentence() : Message.of("next.since." + step),
-                0,
-                minutes(step, battery.cells()));
-    }
-
-    private static Optional<NextThing> roundDue(BatteryNow battery, Instant now) {
-        if (battery.lastRound() == null) {
-            return Optional.of(scheduled(battery, NextStep.TAKE_ROUND, 0, Message.of("next.round.never")));
-        }
-        Duration interval = battery.rules().duration(RuleKey.roundInterval(battery.duty()));
-        long age = days(battery.lastRound(), now);
-        long over = age - interval.toDays();
-        return over < 0
-                ? Optional.empty()
-                : Optional.of(
-                        scheduled(battery, NextStep.TAKE_ROUND, over, Message.of("next.round.due", (int) age, (int)
-                                interval.toDays())));
-    }
-
-    /** Water is due only where the battery is full now: on a discharged one it would overflow. */
-    private static Optional<NextThing> waterDue(BatteryNow battery, Instant now) {
-        Happenings happenings = battery.happenings();
-        if (happenings.water() == null || !happenings.isFull()) {
-            return Optional.empty();
-        }
-        Duration interval = battery.rules().duration(RuleKey.waterInterval(battery.duty()));
-        long age = days(happenings.water(), now);
-        long over = age - interval.toDays();
-        return over < 0
-                ? Optional.empty()
-                : Optional.of(scheduled(battery, NextStep.WATER, over, Message.of("next.water.due", (int) age, (int)
-                        interval.toDays())));
-    }
-
-    private static Optional<NextThing> washDue(BatteryNow battery, Instant now) {
-        if (battery.washed() == null) {
-            return Optional.empty();
-        }
-        Duration interval = battery.rules().duration(RuleKey.WASH_INTERVAL);
-        long age = days(battery.washed(), now);
-        long over = age - interval.toDays();
-        return over < 0
-                ? Optional.empty()
-                : Optional.of(scheduled(
-                        battery, NextStep.WASH, over, Message.of("next.wash.due", (int) age, (int) interval.toDays())));
-    }
-
-    private static NextThing scheduled(BatteryNow battery, NextStep step, long over, Message reason) {
-        return new NextThing(
-                battery.code(),
-                step,
-                Severity.WATCH,
-                Message.of("next." + step, battery.code()),
+                severity,
+                procedure,
+                Message.of("next." + step, code),
                 reason,
-                over,
-                minutes(step, battery.cells()));
+                null,
+                0,
+                StepTimes.of(step, battery)));
     }
 
-    private static long days(Instant from, Instant to) {
-        return Duration.between(from, to).toDays();
-    }
-
-    /** Minutes at the battery, not on the charger. Rule of thumb: 15 s to draw a cell, 10 s to water one, and the walk. */
-    private static int minutes(NextStep step, int cells) {
-        return switch (step) {
-            case TAKE_ROUND, READ_AGAIN, READ_AFTER_EQUALISE, READ_CHARGE_VOLTS -> 3 + cells / 4;
-            case WATER, COVER_PLATES, DRAW_OFF -> 3 + cells / 6;
-            case CHARGE, EQUALISE, COOL, LONG_CHARGE -> 5;
-            case CHECK_CHARGER, MOVE_TAP, ADJUST_ACID -> 20;
-            case WASH -> 15;
-            case TEST_CAPACITY -> 30;
-            case REPAIR_CELL -> 120;
-            case NONE -> 0;
-        };
+    /** Each kind once, by its gravest reason. */
+    private void put(NextThing thing) {
+        things.merge(
+                thing.step(), thing, (before, now) -> now.severity().compareTo(before.severity()) > 0 ? now : before);
     }
 }

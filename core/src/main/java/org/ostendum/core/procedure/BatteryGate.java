@@ -1,11 +1,14 @@
 package org.ostendum.core.procedure;
 
-/** A gate that looks at the battery; a job on the room passes it. */
+import org.ostendum.core.procedure.Situation.Subject;
+
+/** A gate that looks at the battery's state; a job on the room passes it. */
 interface BatteryGate extends Gate {
     @Override
     default GateOutcome ask(Situation situation) {
-        return situation.battery() == null ? GateOutcome.OPEN : ask(situation, situation.battery());
+        Subject battery = situation.battery();
+        return battery == null ? GateOutcome.OPEN : ask(battery);
     }
 
-    GateOutcome ask(Situation situation, Situation.BatteryFacts battery);
+    GateOutcome ask(Subject battery);
 }

@@ -4,7 +4,7 @@ import java.util.List;
 import org.ostendum.core.charger.Misfit;
 import org.ostendum.core.judge.Evidence;
 import org.ostendum.core.judge.Message;
-import org.ostendum.core.judge.Severity;
+import org.ostendum.core.rulebook.Severity;
 
 /** Gates on the charger a battery is to go on. */
 final class ChargerGates {

@@ -7,15 +7,28 @@ public enum GateKey {
     FAN_ON("safety.ventilation", true),
     UNDAMAGED("safety.damage", true),
     HAS_CAPS("measure.soc", false),
+    /** Filled, its first charge over, and not gone. */
+    COMMISSIONED("commission.initial-charge", false),
+    NOT_HELD("change.choose", true),
     NOT_CHARGING("charge.before", true),
+    /** Posts, lugs, cables and plug bear the charging current. */
+    SOUND_FOR_CHARGE("charge.before", true),
+    /** And it is held down and fit for the road. */
+    SOUND_FOR_WORK("inspect.daily", true),
     FULL_BEFORE_WATER("water.when", true),
+    READINGS_FIRST("water.after-readings", true),
+    NOT_OVER_MARK("water.level", true),
     MIXED_BEFORE_ROUND("measure.not-after-water", true),
     PLATES_COVERED("charge.before", true),
     NOT_HOT("charge.before", true),
     NOT_FROZEN("store.freeze", false),
+    JUST_FULL("equalise.how", true),
+    CHARGED("change.choose", true),
     COOLED("charge.cool", true),
     NO_STOP_FINDING("change.choose", true),
+    RIGHT_VOLTAGE("change.choose", false),
     RIGHT_WEIGHT("change.choose", true),
+    MACHINE_FREE("change.choose", false),
     /** What must never be joined. */
     CHARGER_FITS("charge.match", false),
     /** What may be done, but not well. */
@@ -36,6 +49,11 @@ public enum GateKey {
     /** @return whether the room alone answers it, so that it can be asked of a job on no battery */
     public boolean isOfRoom() {
         return this == STATION_READY || this == FAN_ON;
+    }
+
+    /** @return whether it is asked of the machine that a battery goes into */
+    public boolean isOfMachine() {
+        return this == RIGHT_VOLTAGE || this == RIGHT_WEIGHT || this == MACHINE_FREE;
     }
 
     /** @return whether a lead may go through it with a reason; some never open by argument */

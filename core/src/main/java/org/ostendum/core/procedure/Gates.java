@@ -13,17 +13,27 @@ public final class Gates {
         ALL.put(GateKey.FAN_ON, PersonAndRoomGates::fanOn);
         ALL.put(GateKey.CHARGER_FITS, ChargerGates::fits);
         ALL.put(GateKey.CHARGER_SUITS, ChargerGates::suits);
+        ALL.put(GateKey.RIGHT_VOLTAGE, MachineGates::rightVoltage);
+        ALL.put(GateKey.RIGHT_WEIGHT, MachineGates::rightWeight);
+        ALL.put(GateKey.MACHINE_FREE, MachineGates::machineFree);
         battery(GateKey.UNDAMAGED, BatteryGates::undamaged);
         battery(GateKey.HAS_CAPS, BatteryGates::hasCaps);
-        battery(GateKey.NOT_CHARGING, BatteryGates::notCharging);
-        battery(GateKey.FULL_BEFORE_WATER, BatteryGates::fullBeforeWater);
-        battery(GateKey.MIXED_BEFORE_ROUND, BatteryGates::mixedBeforeRound);
-        battery(GateKey.PLATES_COVERED, BatteryGates::platesCovered);
-        battery(GateKey.NOT_HOT, BatteryGates::notHot);
-        battery(GateKey.NOT_FROZEN, BatteryGates::notFrozen);
-        battery(GateKey.COOLED, BatteryGates::cooled);
+        battery(GateKey.COMMISSIONED, BatteryGates::commissioned);
+        battery(GateKey.NOT_HELD, BatteryGates::notHeld);
+        battery(GateKey.SOUND_FOR_CHARGE, BatteryGates::soundForCharge);
+        battery(GateKey.SOUND_FOR_WORK, BatteryGates::soundForWork);
         battery(GateKey.NO_STOP_FINDING, BatteryGates::noStopFinding);
-        battery(GateKey.RIGHT_WEIGHT, BatteryGates::rightWeight);
+        battery(GateKey.PLATES_COVERED, BatteryGates::platesCovered);
+        battery(GateKey.NOT_OVER_MARK, BatteryGates::notOverMark);
+        battery(GateKey.NOT_CHARGING, ChargeGates::notCharging);
+        battery(GateKey.FULL_BEFORE_WATER, ChargeGates::fullBeforeWater);
+        battery(GateKey.READINGS_FIRST, ChargeGates::readingsFirst);
+        battery(GateKey.MIXED_BEFORE_ROUND, ChargeGates::mixedBeforeRound);
+        battery(GateKey.NOT_HOT, ChargeGates::notHot);
+        battery(GateKey.NOT_FROZEN, ChargeGates::notFrozen);
+        battery(GateKey.JUST_FULL, ChargeGates::justFull);
+        battery(GateKey.CHARGED, ChargeGates::charged);
+        battery(GateKey.COOLED, ChargeGates::cooled);
     }
 
     private Gates() {}

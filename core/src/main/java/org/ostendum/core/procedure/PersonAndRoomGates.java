@@ -31,6 +31,14 @@ final class PersonAndRoomGates {
 
     /** No cap comes off while help for eyes and skin is not known to work. */
     static GateOutcome stationReady(Situation situation) {
+        boolean hasEyewash = situation.stations().stream().anyMatch(s -> s.check() == StationCheck.EYEWASH_FLUSH);
+        if (!hasEyewash) {
+            return GateOutcome.shut(
+                    Message.of("gate.STATION_READY.none", StationCheck.EYEWASH_FLUSH),
+                    Message.of("gate.STATION_READY.remedy"),
+                    "station-check",
+                    new Evidence("station", StationCheck.EYEWASH_FLUSH.name()));
+        }
         Optional<StationState> worst = situation.stations().stream()
                 .filter(s -> s.check().isNeededBeforeCaps())
                 .filter(s -> !standing(s, situation).canBeReliedOn())

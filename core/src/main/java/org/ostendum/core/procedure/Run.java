@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.defect.DefectKind;
 
 /** A run of a procedure as its events leave it. The events are the truth; nothing else is kept. */
 public final class Run {

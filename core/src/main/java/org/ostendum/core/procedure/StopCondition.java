@@ -2,6 +2,7 @@ package org.ostendum.core.procedure;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.defect.DefectKind;
 
 /**
  * What ends a job early.

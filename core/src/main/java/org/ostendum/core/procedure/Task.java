@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.defect.DefectKind;
 
 /** What completes a step. */
 public sealed interface Task {

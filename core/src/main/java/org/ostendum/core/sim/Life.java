@@ -1,7 +1,7 @@
 package org.ostendum.core.sim;
 
 import java.util.List;
-import org.ostendum.core.measure.EventLog;
+import org.ostendum.core.event.EventLog;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.quantity.SpecificGravity;

@@ -8,11 +8,19 @@ import java.util.Random;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
-import org.ostendum.core.measure.BatteryEvent;
-import org.ostendum.core.measure.EventLog;
-import org.ostendum.core.measure.EventType;
+import org.ostendum.core.event.BatteryEvent;
+import org.ostendum.core.event.BatteryEvent.ChargeEnded;
+import org.ostendum.core.event.BatteryEvent.Equalised;
+import org.ostendum.core.event.BatteryEvent.Fill;
+import org.ostendum.core.event.BatteryEvent.HottestOfCharge;
+import org.ostendum.core.event.BatteryEvent.Watered;
+import org.ostendum.core.event.BatteryEvent.Worked;
+import org.ostendum.core.event.EventLog;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.measure.RoundState;
+import org.ostendum.core.quantity.AmpHours;
+import org.ostendum.core.quantity.Celsius;
+import org.ostendum.core.quantity.Millilitres;
 import org.ostendum.core.voltage.VoltageRound;
 
 /**
@@ -121,20 +129,21 @@ public final class SimulatedBattery {
         Stepper.Run charge = charger.charge(stepper, bank, taken);
         double hours = charge.hours();
         if (site.logsAmpHours()) {
-            note(at(day, WORK_HOURS), EventType.DISCHARGE, taken * logError());
+            events.add(new Worked(at(day, WORK_HOURS), AmpHours.of(taken * logError())));
         }
-        note(at(day, 9 + hours), EventType.CHARGE_END, site.logsAmpHours() ? charge.ampHours() * logError() : 0);
+        events.add(ChargeEnded.unstated(
+                at(day, 9 + hours), site.logsAmpHours() ? AmpHours.of(charge.ampHours() * logError()) : null));
         unmixed = false;
         boolean equalised = site.equaliseEvery() > 0 && sinceEqualise >= site.equaliseEvery();
         if (equalised) {
             hours += charger.equalise(stepper, bank, 3).hours();
-            note(at(day, 9 + hours), EventType.EQUALISE_END, 3);
+            events.add(new Equalised(at(day, 9 + hours), Duration.ofHours(3)));
             sinceEqualise = 0;
         }
         double finish = charger.finish() * bank.capacity;
         double @Nullable [] volts = site.readsVolts() ? volts(finish) : null;
         if (site.logsAmpHours() && random.nextInt(7) == 0) {
-            note(at(day, 9 + hours), EventType.TEMPERATURE_MAX, Math.rint(hottest));
+            events.add(new HottestOfCharge(at(day, 9 + hours), Celsius.of(Math.rint(hottest))));
         }
         double left = Math.max(1.5, 24 - 9 - hours);
         rest(1);
@@ -211,13 +220,10 @@ public final class SimulatedBattery {
             bank.pour(i, grams);
             millilitres += grams * bank.capacity;
         }
-        note(at(day, hour), EventType.WATER, Math.round(millilitres * (1 + 0.03 * random.nextGaussian()) / 10) * 10.0);
+        double poured = Math.rint(millilitres * (1 + 0.03 * random.nextGaussian()) / 10) * 10;
+        events.add(new Watered(at(day, hour), Millilitres.of(Math.max(0, poured)), null, Fill.UNSTATED));
         sinceWater = 0;
         unmixed = true;
-    }
-
-    private void note(Instant at, EventType type, double quantity) {
-        events.add(BatteryEvent.of(at, type, Math.round(quantity * 10) / 10.0));
     }
 
     private Instant at(int day, double hour) {

@@ -15,12 +15,11 @@ import org.ostendum.core.judge.Finding;
 import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.judge.NextStep;
-import org.ostendum.core.judge.Severity;
-import org.ostendum.core.measure.Happenings;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.quantity.StateOfCharge;
 import org.ostendum.core.quantity.Volts;
 import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.statistics.Robust;
 import org.ostendum.core.voltage.VoltageRound.Load;
 
@@ -148,8 +147,8 @@ public final class VoltageJudge {
     }
 
     private Message reason(boolean voltageAbove) {
-        Happenings before = asked.happenings();
-        Instant filled = before.filled();
+        Instant filled = asked.chargeEnded();
+        Instant watered = asked.unmixedSince();
         Duration wanted = asked.rules().duration(RuleKey.REST_BEFORE_VOLTAGE);
         if (voltageAbove
                 && filled != null
@@ -159,8 +158,8 @@ public final class VoltageJudge {
                     (int) Duration.between(filled, asked.round().takenAt()).toHours(),
                     (int) wanted.toHours());
         }
-        if (voltageAbove && before.water() != null && before.chargesSinceWater() == 0) {
-            return Message.of("finding.volts.disagree.watered", before.water());
+        if (voltageAbove && watered != null) {
+            return Message.of("finding.volts.disagree.watered", watered);
         }
         return Message.of("finding.volts.disagree." + (voltageAbove ? "stratified" : "sulfated"));
     }

@@ -5,9 +5,8 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.ostendum.core.measure.BatteryEvent;
-import org.ostendum.core.measure.EventLog;
-import org.ostendum.core.measure.EventType;
+import org.ostendum.core.event.BatteryEvent.Watered;
+import org.ostendum.core.event.EventLog;
 import org.ostendum.core.statistics.Robust;
 
 /**
@@ -40,14 +39,14 @@ public record WaterForecast(Instant nextAt, double perDay, int waterings) {
      * @return empty with fewer than three waterings on record
      */
     public static Optional<WaterForecast> of(EventLog log, Instant now, double reserve) {
-        List<BatteryEvent> water = log.between(EventType.WATER, Instant.MIN, now).stream()
-                .filter(e -> e.quantity() > 0)
+        List<Watered> water = log.between(Watered.class, Instant.MIN, now).stream()
+                .filter(w -> w.millilitres() > 0)
                 .toList();
         List<Double> rates = new ArrayList<>();
         for (int i = Math.max(1, water.size() - MOST); i < water.size(); i++) {
             double days = days(water.get(i - 1).at(), water.get(i).at());
             if (days >= LEAST_DAYS) {
-                rates.add(water.get(i).quantity() / days);
+                rates.add(water.get(i).millilitres() / days);
             }
         }
         if (rates.size() < LEAST) {

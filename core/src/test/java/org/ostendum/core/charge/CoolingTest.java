@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Duration;
 import java.time.Instant;
 import org.junit.jupiter.api.Test;
-import org.ostendum.core.measure.Happenings;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.rulebook.Rules;
 
@@ -29,18 +28,5 @@ class CoolingTest {
         assertThat(Cooling.of(END, LATER, Celsius.of(28.1), Celsius.of(20), RULES)
                         .isReady(LATER))
                 .isFalse();
-    }
-
-    @Test
-    void aBatteryIsReadyWhenItsThermometerSaysSo() {
-        Happenings charged = new Happenings(null, null, END, null, END.minus(Duration.ofHours(9)), 1);
-
-        assertThat(ChargeState.of(charged, LATER, RULES, Celsius.of(27), Celsius.of(20))
-                        .phase())
-                .isEqualTo(ChargeState.Phase.READY);
-        assertThat(ChargeState.of(charged, LATER, RULES, Celsius.of(31), Celsius.of(20))
-                        .phase())
-                .isEqualTo(ChargeState.Phase.COOLING);
-        assertThat(ChargeState.of(charged, LATER, RULES).left()).isEqualTo(Duration.ofHours(5));
     }
 }

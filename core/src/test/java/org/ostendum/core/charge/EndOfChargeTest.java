@@ -15,6 +15,7 @@ import org.ostendum.core.battery.CellKind;
 import org.ostendum.core.battery.Duty;
 import org.ostendum.core.battery.GravityMarks;
 import org.ostendum.core.battery.TrayPattern;
+import org.ostendum.core.event.FullSign;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.quantity.Celsius;
@@ -67,7 +68,7 @@ class EndOfChargeTest {
     void threeEqualGravitiesAnHourApartAreEnough() {
         EndOfCharge.Verdict verdict = judge(List.of(), pilots(60, 1271, 1282, 1283, 1282), null, false);
         assertThat(verdict.decision()).isEqualTo(EndOfCharge.Decision.FULL);
-        assertThat(verdict.signs()).containsExactly(EndOfCharge.Sign.EQUAL_GRAVITIES);
+        assertThat(verdict.signs()).containsExactly(FullSign.EQUAL_GRAVITIES);
     }
 
     @Test
@@ -84,7 +85,7 @@ class EndOfChargeTest {
     void aLampAloneIsNoEvidence() {
         EndOfCharge.Verdict verdict = judge(course(60, m -> 2.3, 90), List.of(), 300.0, true);
         assertThat(verdict.decision()).isEqualTo(EndOfCharge.Decision.NOT_YET);
-        assertThat(verdict.signs()).containsExactly(EndOfCharge.Sign.LAMP);
+        assertThat(verdict.signs()).containsExactly(FullSign.LAMP);
     }
 
     @Test
@@ -92,8 +93,7 @@ class EndOfChargeTest {
         List<ChargeSample> steady = course(300, m -> 2.62, 24);
         assertThat(EndOfCharge.returned(steady)).isCloseTo(120, within(0.01));
         EndOfCharge.Verdict verdict = judge(steady, List.of(), 110.0, false);
-        assertThat(verdict.signs())
-                .containsExactlyInAnyOrder(EndOfCharge.Sign.STEADY_VOLTAGE, EndOfCharge.Sign.RETURNED);
+        assertThat(verdict.signs()).containsExactlyInAnyOrder(FullSign.STEADY_VOLTAGE, FullSign.RETURNED);
         assertThat(verdict.decision()).isEqualTo(EndOfCharge.Decision.FULL);
         assertThat(judge(steady, List.of(), 130.0, false).decision()).isEqualTo(EndOfCharge.Decision.NOT_YET);
     }
@@ -116,7 +116,7 @@ class EndOfChargeTest {
             double warmer = m / 36.0;
             samples.add(sample(m, 2.62 - 0.004 * warmer, 24, 30 + warmer));
         }
-        assertThat(judge(samples, List.of(), null, false).signs()).containsExactly(EndOfCharge.Sign.STEADY_VOLTAGE);
+        assertThat(judge(samples, List.of(), null, false).signs()).containsExactly(FullSign.STEADY_VOLTAGE);
     }
 
     @Test
@@ -150,7 +150,7 @@ class EndOfChargeTest {
                 sample(60, 2.62, 24, 30),
                 sample(120, 2.621, 24, 30),
                 sample(180, 2.62, 24, 30));
-        assertThat(judge(hourly, List.of(), null, false).signs()).containsExactly(EndOfCharge.Sign.STEADY_VOLTAGE);
+        assertThat(judge(hourly, List.of(), null, false).signs()).containsExactly(FullSign.STEADY_VOLTAGE);
         assertThat(EndOfCharge.returned(hourly)).isCloseTo(80, within(0.01));
         List<ChargeSample> rising =
                 List.of(sample(0, 2.50, 24, 30), sample(60, 2.62, 24, 30), sample(120, 2.50, 24, 30));

@@ -5,45 +5,61 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.ostendum.core.event.BatteryEvent;
+import org.ostendum.core.event.ChargeKind;
+import org.ostendum.core.event.Ending;
+import org.ostendum.core.event.EventLog;
+import org.ostendum.core.quantity.AmpHours;
 
 class PastChargesTest {
     private static final Instant START = Instant.parse("2026-03-02T06:00:00Z");
 
-    private static PastCharges.Line line(int hour, PastCharges.What what, double ampHours) {
-        return new PastCharges.Line(START.plus(Duration.ofHours(hour)), what, ampHours);
+    private static Instant hour(int hour) {
+        return START.plus(Duration.ofHours(hour));
+    }
+
+    private static BatteryEvent worked(int hour, double ampHours) {
+        return new BatteryEvent.Worked(hour(hour), AmpHours.of(ampHours));
+    }
+
+    private static BatteryEvent begun(int hour) {
+        return new BatteryEvent.ChargeStarted(hour(hour), ChargeKind.CONVENTIONAL, null);
+    }
+
+    private static BatteryEvent finished(int hour, double ampHours) {
+        return BatteryEvent.ChargeEnded.unstated(hour(hour), AmpHours.of(ampHours));
+    }
+
+    private static PastCharges charges(BatteryEvent... events) {
+        return PastCharges.of(new EventLog(List.of(events)));
     }
 
     @Test
     void workBeginningAndEndMakeACharge() {
-        PastCharges charges = PastCharges.of(List.of(
-                line(4, PastCharges.What.WORKED, 150),
-                line(8, PastCharges.What.WORKED, 200),
-                line(9, PastCharges.What.BEGUN, 0),
-                line(17, PastCharges.What.FINISHED, 390),
-                line(30, PastCharges.What.WORKED, 120)));
+        PastCharges charges = charges(worked(4, 150), worked(8, 200), begun(9), finished(17, 390), worked(30, 120));
         assertThat(charges.finished()).containsExactly(new TimeToFull.Past(350, Duration.ofHours(8)));
         assertThat(charges.taken()).isEqualTo(120);
-        assertThat(charges.spans())
-                .containsExactly(
-                        new PastCharges.Span(START.plus(Duration.ofHours(9)), START.plus(Duration.ofHours(17))));
+        assertThat(charges.spans()).containsExactly(new PastCharges.Span(hour(9), hour(17)));
     }
 
     @Test
     void whatIsNotWholeIsNotLearnedFrom() {
-        assertThat(PastCharges.of(List.of(line(9, PastCharges.What.BEGUN, 0), line(17, PastCharges.What.FINISHED, 300)))
-                        .finished())
+        assertThat(charges(begun(9), finished(17, 300)).finished()).isEmpty();
+        assertThat(charges(worked(4, 200), begun(9), finished(60, 300)).finished())
                 .isEmpty();
-        assertThat(PastCharges.of(List.of(
-                                line(4, PastCharges.What.WORKED, 200),
-                                line(9, PastCharges.What.BEGUN, 0),
-                                line(60, PastCharges.What.FINISHED, 300)))
-                        .finished())
-                .isEmpty();
-        assertThat(PastCharges.of(List.of(
-                                line(4, PastCharges.What.WORKED, 200), line(17, PastCharges.What.FINISHED, 300)))
-                        .finished())
-                .isEmpty();
-        assertThat(PastCharges.of(List.of()).taken()).isNull();
+        assertThat(charges(worked(4, 200), finished(17, 300)).finished()).isEmpty();
+        assertThat(charges().taken()).isNull();
+    }
+
+    @Test
+    void whatWasEndedEarlyLeavesSomethingToBePutBack() {
+        PastCharges charges = charges(
+                worked(4, 200),
+                begun(9),
+                new BatteryEvent.ChargeEnded(hour(12), Ending.ENDED_EARLY, Set.of(), AmpHours.of(60)));
+        assertThat(charges.finished()).isEmpty();
+        assertThat(charges.taken()).isEqualTo(140);
     }
 }

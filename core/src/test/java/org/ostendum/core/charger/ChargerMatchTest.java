@@ -13,12 +13,12 @@ import org.ostendum.core.battery.CellKind;
 import org.ostendum.core.battery.Duty;
 import org.ostendum.core.battery.GravityMarks;
 import org.ostendum.core.battery.TrayPattern;
-import org.ostendum.core.charge.ChargeKind;
-import org.ostendum.core.judge.Severity;
+import org.ostendum.core.event.ChargeKind;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.quantity.Volts;
 import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.rulebook.Severity;
 
 class ChargerMatchTest {
     private static final Rules RULES = Rules.standard();

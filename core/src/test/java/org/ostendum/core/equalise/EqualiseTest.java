@@ -17,10 +17,10 @@ import org.ostendum.core.judge.Finding;
 import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.judge.NextStep;
-import org.ostendum.core.judge.Severity;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.rulebook.Severity;
 
 class EqualiseTest {
     private static final Instant NOW = Instant.parse("2026-03-02T20:00:00Z");

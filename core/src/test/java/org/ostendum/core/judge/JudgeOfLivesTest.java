@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -19,18 +20,21 @@ import org.ostendum.core.battery.CellKind;
 import org.ostendum.core.battery.Duty;
 import org.ostendum.core.battery.GravityMarks;
 import org.ostendum.core.battery.LayoutText;
-import org.ostendum.core.measure.BatteryEvent;
-import org.ostendum.core.measure.EventLog;
-import org.ostendum.core.measure.EventType;
-import org.ostendum.core.measure.Reliability;
+import org.ostendum.core.event.BatteryEvent;
+import org.ostendum.core.event.BatteryEvent.ChargeEnded;
+import org.ostendum.core.event.BatteryEvent.HottestOfCharge;
+import org.ostendum.core.event.EventLog;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.quantity.AmpHours;
+import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.sim.Fault;
 import org.ostendum.core.sim.Life;
 import org.ostendum.core.sim.SimulatedBattery;
 import org.ostendum.core.sim.Site;
+import org.ostendum.core.state.BatteryFold;
+import org.ostendum.core.state.Sheet;
 
 /** Whole lives laid before the judge, round by round, with what stands on record and nothing else. */
 class JudgeOfLivesTest {
@@ -51,18 +55,18 @@ class JudgeOfLivesTest {
     private static Set<Called> called(Site site, Fault... faults) {
         Life life = SimulatedBattery.live(PACK, site, List.of(faults), START, 600, 0.25, 11);
         Set<Called> called = new HashSet<>();
-        List<PastRound> past = new ArrayList<>();
-        for (Round round : life.rounds()) {
-            PastRound latest = new PastRound(
-                    round, Reliability.doubts(round, life.events().happenings(round.takenAt()), Rules.standard()));
-            Verdict verdict =
-                    Judge.judge(new Case(PACK, Rules.standard(), ZoneOffset.UTC, latest, past, life.events()));
-            for (Finding finding : verdict.findings()) {
+        List<BatteryEvent> events = new ArrayList<>(life.events().all());
+        life.rounds().forEach(round -> events.add(new BatteryEvent.RoundTaken(round)));
+        events.sort(Comparator.comparing(BatteryEvent::at));
+        BatteryFold fold = BatteryFold.begin(new Sheet(PACK, Rules.standard()), ZoneOffset.UTC);
+        for (BatteryEvent event : events) {
+            fold.fold(event);
+            Verdict latest = fold.snapshot().latest();
+            for (Finding finding : latest == null ? List.<Finding>of() : latest.findings()) {
                 boolean ofBattery = finding.cells().isEmpty() || finding.code() == FindingCode.PACK_TAP;
                 (ofBattery ? List.of(0) : finding.cells().numbers())
                         .forEach(cell -> called.add(new Called(finding.code(), cell)));
             }
-            past.add(latest);
         }
         called.removeIf(c -> c.code() == FindingCode.READING_IMPOSSIBLE
                 || c.code() == FindingCode.READING_UNRELIABLE
@@ -104,8 +108,8 @@ class JudgeOfLivesTest {
     void heatThatComesAgainIsCalled(double first, double second, boolean hot) {
         Instant now = Cases.NOW;
         EventLog events = new EventLog(List.of(
-                BatteryEvent.of(now.minusSeconds(5 * 86_400), EventType.TEMPERATURE_MAX, first),
-                BatteryEvent.of(now.minusSeconds(86_400), EventType.TEMPERATURE_MAX, second)));
+                new HottestOfCharge(now.minusSeconds(5 * 86_400), Celsius.of(first)),
+                new HottestOfCharge(now.minusSeconds(86_400), Celsius.of(second))));
         Round round = Cases.round(RoundState.FULL_CHARGE, 1280, 1281, 1280, 1282, 1280, 1281);
         Verdict verdict = Judge.judge(
                 new Case(Cases.SIX, Rules.standard(), ZoneOffset.UTC, Cases.sound(round), List.of(), events));
@@ -113,16 +117,13 @@ class JudgeOfLivesTest {
     }
 
     @Test
-    void aLogTellsWhatHappenedLast() {
+    void aLogSumsUpWhatHappenedBetween() {
         EventLog events = new EventLog(List.of(
-                BatteryEvent.of(START.plusSeconds(50), EventType.WATER, 900),
-                BatteryEvent.of(START.plusSeconds(10), EventType.CHARGE_END, 100),
-                BatteryEvent.of(START.plusSeconds(90), EventType.CHARGE_END, 80)));
-        assertThat(events.happenings(START.plusSeconds(60)).chargesSinceWater()).isZero();
-        assertThat(events.happenings(START.plusSeconds(90)).chargesSinceWater()).isOne();
-        assertThat(events.sum(EventType.CHARGE_END, START, START.plusSeconds(89)))
-                .isEqualTo(100);
-        assertThat(EventType.ofWord("water")).contains(EventType.WATER);
-        assertThat(EventType.ofWord("tea")).isEmpty();
+                ChargeEnded.unstated(START.plusSeconds(90), AmpHours.of(80)),
+                ChargeEnded.unstated(START.plusSeconds(10), AmpHours.of(100))));
+        assertThat(events.begun()).isEqualTo(START.plusSeconds(10));
+        assertThat(events.returned(START, START.plusSeconds(89))).isEqualTo(100);
+        assertThat(events.returned(START.plusSeconds(10), START.plusSeconds(90)))
+                .isEqualTo(80);
     }
 }

@@ -26,6 +26,7 @@ import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.SpecificGravity;
 import org.ostendum.core.quantity.Volts;
 import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.rulebook.Severity;
 
 /** Whatever was read, the judge answers: in order, about cells that are there, as surely as can be, and the same twice. */
 class JudgePropertiesTest {

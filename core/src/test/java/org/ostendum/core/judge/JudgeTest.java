@@ -27,6 +27,7 @@ import org.ostendum.core.measure.Level;
 import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.rulebook.Severity;
 
 class JudgeTest {
     @Test

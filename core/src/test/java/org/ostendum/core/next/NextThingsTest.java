@@ -3,107 +3,153 @@ package org.ostendum.core.next;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
-import java.time.Instant;
 import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.ostendum.core.battery.Duty;
-import org.ostendum.core.judge.Cells;
-import org.ostendum.core.judge.Finding;
-import org.ostendum.core.judge.FindingCode;
+import org.ostendum.core.defect.DefectKind;
+import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.judge.NextStep;
-import org.ostendum.core.judge.Severity;
-import org.ostendum.core.measure.Happenings;
-import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.measure.Level;
+import org.ostendum.core.measure.RoundState;
+import org.ostendum.core.rulebook.Severity;
+import org.ostendum.core.state.Told;
 
 class NextThingsTest {
-    private static final Instant NOW = Instant.parse("2026-06-01T08:00:00Z");
-
-    private static Instant daysAgo(int days) {
-        return NOW.minus(Duration.ofDays(days));
+    private static List<NextThing> things(Told told) {
+        return NextThings.of("T-1", told.state());
     }
 
-    private static Finding asks(NextStep step) {
-        return new Finding(
-                FindingCode.BATTERY_UNEVEN,
-                new Cells(List.of()),
-                Severity.ACT,
-                Message.of("f"),
-                Message.of("why"),
-                List.of(),
-                List.of(),
-                step,
-                null,
-                1);
+    private static List<NextStep> steps(Told told) {
+        return things(told).stream().map(NextThing::step).toList();
     }
 
-    private static List<NextStep> steps(Happenings happenings, int lastRound, Finding... findings) {
-        BatteryNow battery = new BatteryNow(
-                "T-1",
-                Duty.MOTIVE,
-                true,
-                18,
-                Rules.standard(),
-                daysAgo(lastRound),
-                List.of(findings),
-                happenings,
-                null);
-        return NextThings.of(battery, NOW).stream().map(NextThing::step).toList();
+    @Test
+    void aBatteryInOrderAsksForNothing() {
+        assertThat(steps(Told.inOrder())).isEmpty();
     }
 
     @Test
     void whatWasDoneSinceTheRoundLeadsOn() {
-        Happenings equalised = new Happenings(null, null, daysAgo(3), daysAgo(1), daysAgo(4), 0);
-        assertThat(steps(Happenings.NOTHING, 2, asks(NextStep.EQUALISE))).containsExactly(NextStep.EQUALISE);
-        assertThat(steps(equalised, 2, asks(NextStep.EQUALISE))).containsExactly(NextStep.READ_AFTER_EQUALISE);
-        Happenings watered = new Happenings(daysAgo(1), null, daysAgo(3), null, daysAgo(4), 0);
-        assertThat(steps(watered, 2, asks(NextStep.WATER))).isEmpty();
-        assertThat(steps(watered, 2, asks(NextStep.COVER_PLATES))).containsExactly(NextStep.CHARGE);
+        Told uneven = Told.inOrder()
+                .read(19, RoundState.FULL_CHARGE, 1285, 1284, 1286, 1285, 1284, 1271)
+                .read(18, RoundState.FULL_CHARGE, 1285, 1284, 1286, 1285, 1284, 1255);
+        assertThat(steps(uneven)).containsExactly(NextStep.EQUALISE);
+        assertThat(steps(uneven.equalised(12))).containsExactly(NextStep.READ_AFTER_EQUALISE);
+        assertThat(steps(uneven.read(11, RoundState.AFTER_EQUALISE, 1285, 1284, 1286, 1285, 1284, 1280)))
+                .isEmpty();
+    }
+
+    @Test
+    void barePlatesAreCoveredThenChargedThenFilled() {
+        Told bare = Told.inOrder().worked(6, 150).looked(5, Level.RIGHT, Level.EXPOSED);
+        assertThat(steps(bare)).containsExactly(NextStep.COVER_PLATES);
+        assertThat(steps(bare.watered(4, 20, BatteryEvent.Fill.COVERED))).containsExactly(NextStep.CHARGE);
+        bare.charged(1, 170);
+        assertThat(steps(bare)).containsExactly(NextStep.WATER);
+        assertThat(steps(bare.watered(0.5, 300, BatteryEvent.Fill.TO_MARK))).isEmpty();
+    }
+
+    @Test
+    void overTheMarkIsDrawnOffAndNotWatered() {
+        Told over = Told.inOrder().looked(5, Level.OVER, Level.OVER, Level.LOW);
+        assertThat(steps(over)).containsExactly(NextStep.DRAW_OFF);
+        assertThat(steps(over.and(new BatteryEvent.DrewOff(Told.hoursAgo(1), null, null))))
+                .containsExactly(NextStep.WATER);
+    }
+
+    @Test
+    void nothingIsReadOrWateredWhileItCharges() {
+        assertThat(steps(Told.nothing().watered(2000, 500).looked(6, Level.LOW).chargeBegun(3)))
+                .isEmpty();
+    }
+
+    @Test
+    void aBatteryThatGetsTooHotOnChargeIsStopped() {
+        Told hot = Told.inOrder().worked(5, 150).chargeBegun(3).warm(0.2, 51);
+        assertThat(things(hot)).singleElement().satisfies(thing -> {
+            assertThat(thing.step()).isEqualTo(NextStep.COOL);
+            assertThat(thing.severity()).isEqualTo(Severity.STOP);
+            assertThat(thing.reason().key()).isEqualTo("next.hot.charging");
+        });
+    }
+
+    @Test
+    void aDefectIsAThingToDo() {
+        assertThat(things(Told.inOrder().found(3, DefectKind.LOOSE_POST)))
+                .singleElement()
+                .satisfies(thing -> {
+                    assertThat(thing.step()).isEqualTo(NextStep.RIGHT_DEFECT);
+                    assertThat(thing.procedure()).isEqualTo("renew-connections");
+                });
+    }
+
+    @Test
+    void whatStoodFlatIsChargedWithinHours() {
+        Told flat = Told.inOrder().and(new BatteryEvent.StoodFlat(Told.hoursAgo(2), Duration.ofHours(48)));
+        assertThat(steps(flat)).containsExactly(NextStep.CHARGE);
+        assertThat(things(flat).get(0).reason().key()).isEqualTo("next.charge.stood-flat");
+    }
+
+    /** 300 Ah: what is left of it by the book, never by a gravity from before the work. */
+    @ParameterizedTest
+    @CsvSource({"200, false", "220, false", "226, true"})
+    void aLowBatteryIsCharged(double taken, boolean charge) {
+        assertThat(steps(Told.inOrder().worked(1, taken)).contains(NextStep.CHARGE))
+                .isEqualTo(charge);
+    }
+
+    @Test
+    void aDryBatteryIsCommissioned() {
+        assertThat(steps(Told.nothing().and(new BatteryEvent.Arrived(Told.hoursAgo(5), true))))
+                .containsExactly(NextStep.COMMISSION);
     }
 
     @ParameterizedTest
     @CsvSource({"20, false", "21, true", "30, true"})
     void aRoundIsDueByTheCalendar(int lastRound, boolean due) {
-        assertThat(steps(Happenings.NOTHING, lastRound).contains(NextStep.TAKE_ROUND))
-                .isEqualTo(due);
+        Told told = Told.nothing().read(24 * lastRound, RoundState.FULL_CHARGE, 1285, 1284, 1286, 1285, 1284, 1285);
+        assertThat(steps(told).contains(NextStep.TAKE_ROUND)).isEqualTo(due);
     }
 
     @Test
     void waterIsDueOnlyOnAFullBattery() {
-        Happenings full = new Happenings(daysAgo(20), null, daysAgo(1), null, daysAgo(2), 5);
-        Happenings worked = new Happenings(daysAgo(20), null, daysAgo(1), null, daysAgo(0), 5);
-        assertThat(steps(full, 2)).containsExactly(NextStep.WATER);
-        assertThat(steps(worked, 2)).isEmpty();
+        Told full = Told.nothing()
+                .watered(480, 300)
+                .worked(40, 150)
+                .charged(20, 170)
+                .read(19, RoundState.FULL_CHARGE, 1285, 1284, 1286, 1285, 1284, 1285);
+        assertThat(steps(full)).containsExactly(NextStep.WATER);
+        assertThat(steps(full.worked(2, 20))).isEmpty();
     }
 
     @Test
     void theWorstComesFirst() {
-        NextThing round =
-                new NextThing("B", NextStep.TAKE_ROUND, Severity.WATCH, Message.of("j"), Message.of("r"), 9, 5);
-        NextThing stop =
-                new NextThing("C", NextStep.COVER_PLATES, Severity.STOP, Message.of("j"), Message.of("r"), 0, 5);
-        NextThing late =
-                new NextThing("A", NextStep.TAKE_ROUND, Severity.WATCH, Message.of("j"), Message.of("r"), 30, 5);
-        assertThat(List.of(round, stop, late).stream().sorted(NextThing.MOST_URGENT))
-                .containsExactly(stop, late, round);
+        NextThing round = thing("B", NextStep.TAKE_ROUND, Severity.WATCH, 9);
+        NextThing stop = thing("C", NextStep.COVER_PLATES, Severity.STOP, 0);
+        NextThing late = thing("A", NextStep.TAKE_ROUND, Severity.WATCH, 30);
+        assertThat(Stream.of(round, stop, late).sorted(NextThing.MOST_URGENT)).containsExactly(stop, late, round);
+    }
+
+    private static NextThing thing(String code, NextStep step, Severity severity, long overdue) {
+        return new NextThing(
+                code,
+                step,
+                severity,
+                step.job(),
+                Message.of("j"),
+                Message.of("r"),
+                null,
+                overdue,
+                NextThing.Time.minutes(5, 5));
     }
 
     @ParameterizedTest
     @CsvSource({"364, false", "365, true"})
     void aTopIsWashedEachYear(int washed, boolean due) {
-        BatteryNow battery = new BatteryNow(
-                "T-1",
-                Duty.MOTIVE,
-                true,
-                18,
-                Rules.standard(),
-                daysAgo(1),
-                List.of(),
-                Happenings.NOTHING,
-                daysAgo(washed));
-        assertThat(NextThings.of(battery, NOW).stream().map(NextThing::step).toList())
-                .isEqualTo(due ? List.of(NextStep.WASH) : List.of());
+        Told told = Told.inOrder().and(new BatteryEvent.Washed(Told.hoursAgo(24 * washed)));
+        assertThat(steps(told)).isEqualTo(due ? List.of(NextStep.WASH) : List.of());
     }
 }

@@ -1,91 +1,72 @@
 package org.ostendum.core.procedure;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.ostendum.core.state.Told.hoursAgo;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
-import org.ostendum.core.charge.ChargeState;
+import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.battery.CellKind;
+import org.ostendum.core.battery.Duty;
+import org.ostendum.core.battery.GravityMarks;
 import org.ostendum.core.charger.Misfit;
-import org.ostendum.core.judge.Cells;
-import org.ostendum.core.judge.Finding;
-import org.ostendum.core.judge.FindingCode;
+import org.ostendum.core.defect.DefectKind;
+import org.ostendum.core.event.BatteryEvent;
+import org.ostendum.core.event.Ending;
+import org.ostendum.core.event.FullSign;
 import org.ostendum.core.judge.Message;
-import org.ostendum.core.judge.NextStep;
-import org.ostendum.core.judge.Severity;
-import org.ostendum.core.measure.Happenings;
+import org.ostendum.core.measure.Level;
+import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.procedure.GateOutcome.Shut;
 import org.ostendum.core.procedure.GateOutcome.Unknown;
-import org.ostendum.core.procedure.Situation.BatteryFacts;
+import org.ostendum.core.procedure.Situation.Subject;
+import org.ostendum.core.procedure.Situation.Target;
 import org.ostendum.core.procedure.Situation.WeightPlate;
-import org.ostendum.core.quantity.Celsius;
-import org.ostendum.core.quantity.CorrectedGravity;
+import org.ostendum.core.quantity.Millilitres;
 import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.safety.Kit;
 import org.ostendum.core.safety.StationCheck;
 import org.ostendum.core.safety.StationState;
 import org.ostendum.core.safety.Trained;
 import org.ostendum.core.safety.Training;
+import org.ostendum.core.state.OpenDefect;
+import org.ostendum.core.state.Surroundings;
+import org.ostendum.core.state.Told;
 
 class GatesTest {
-    private static final Instant NOW = Instant.parse("2026-06-01T08:00:00Z");
+    private static final Instant NOW = Told.NOW;
     private static final Trained TRAINED = new Trained(Map.of(Training.BATTERY_CARE, LocalDate.of(2026, 1, 1)));
-    /** Worked, then fully charged overnight, watered before that and long cool. */
-    private static final Happenings FULL =
-            new Happenings(hoursAgo(100), hoursAgo(30), hoursAgo(20), null, hoursAgo(32), 3);
+    private static final StationState EYEWASH =
+            new StationState(StationCheck.EYEWASH_FLUSH, hoursAgo(24), true, Kit.NONE);
 
-    private static Instant hoursAgo(double hours) {
-        return NOW.minus(Duration.ofMinutes(Math.round(hours * 60)));
-    }
-
-    /** A battery in order, with one thing changed by each test. */
-    private Happenings happenings = FULL;
-
-    private List<Finding> findings = List.of();
-    private Set<DefectKind> defects = Set.of();
-    private @Nullable Celsius temperature;
-    private @Nullable Instant temperatureAt;
-    private @Nullable CorrectedGravity gravity;
-    private @Nullable WeightPlate plate;
-    private boolean hasCaps = true;
-    private List<StationState> stations = List.of(
-            new StationState(StationCheck.EYEWASH_FLUSH, hoursAgo(24), true, Kit.NONE),
-            new StationState(StationCheck.VENTILATION, hoursAgo(24), true, Kit.NONE));
+    private Told told = Told.inOrder();
+    private @Nullable Target into = new Target("F3", 12, "grey", new WeightPlate(900, 1000), null);
+    private List<StationState> stations =
+            List.of(EYEWASH, new StationState(StationCheck.VENTILATION, hoursAgo(24), true, Kit.NONE));
     private Trained trained = TRAINED;
 
     private @Nullable List<Misfit> misfits = List.of();
 
     private Situation situation() {
-        Rules rules = Rules.standard();
         return new Situation(
                 NOW,
                 ZoneOffset.UTC,
-                rules,
+                Rules.standard(),
                 Training.BATTERY_CARE,
                 trained,
                 stations,
-                new BatteryFacts(
-                        "T-1",
-                        hasCaps,
-                        happenings,
-                        ChargeState.of(happenings, NOW, rules),
-                        findings,
-                        temperature,
-                        temperatureAt,
-                        gravity,
-                        defects,
-                        930,
-                        plate),
-                misfits);
+                new Subject("T-1", told.state(), 930, "grey"),
+                misfits,
+                into);
     }
 
     private GateOutcome ask(GateKey key) {
@@ -111,7 +92,8 @@ class GatesTest {
         Situation room = situation();
         assertThat(Gates.ask(
                         key,
-                        new Situation(NOW, room.zone(), room.rules(), room.needed(), trained, stations, null, null)))
+                        new Situation(
+                                NOW, room.zone(), room.rules(), room.needed(), trained, stations, null, null, null)))
                 .isEqualTo(GateOutcome.OPEN);
     }
 
@@ -132,13 +114,14 @@ class GatesTest {
         "SHOWER, -1, true, gate.STATION_READY.NEVER_CHECKED",
     })
     void noCapComesOffWithoutHelpAtHand(StationCheck check, int hours, boolean sound, String why) {
-        stations = List.of(new StationState(check, hours < 0 ? null : hoursAgo(hours), sound, Kit.NONE));
+        StationState asked = new StationState(check, hours < 0 ? null : hoursAgo(hours), sound, Kit.NONE);
+        stations = check == StationCheck.EYEWASH_FLUSH ? List.of(asked) : List.of(EYEWASH, asked);
         expectShut(GateKey.STATION_READY, why, "station-check");
     }
 
     @Test
     void anOverdueSignKeepsNobodyFromTheCells() {
-        stations = List.of(new StationState(StationCheck.SIGNS, hoursAgo(9000), true, Kit.NONE));
+        stations = List.of(EYEWASH, new StationState(StationCheck.SIGNS, hoursAgo(9000), true, Kit.NONE));
         assertThat(ask(GateKey.STATION_READY)).isEqualTo(GateOutcome.OPEN);
     }
 
@@ -149,84 +132,156 @@ class GatesTest {
     }
 
     @Test
+    void whereNoEyewashIsOnRecordNobodyKnowsOfHelp() {
+        stations = List.of(new StationState(StationCheck.VENTILATION, hoursAgo(24), true, Kit.NONE));
+        expectShut(GateKey.STATION_READY, "gate.STATION_READY.none", "station-check");
+    }
+
+    @Test
     void aDamagedBatteryIsASpillInWaiting() {
-        defects = Set.of(DefectKind.DAMAGED_CASE);
+        told.found(5, DefectKind.DAMAGED_CASE);
         expectShut(GateKey.UNDAMAGED, "gate.UNDAMAGED.shut", "spill");
     }
 
     @Test
     void sealedCellsHaveNothingToOpen() {
-        hasCaps = false;
+        told.of(new BatteryModel(
+                "sealed",
+                CellKind.AGM,
+                Duty.MOTIVE,
+                Told.SIX.layout(),
+                Told.SIX.capacity(),
+                6,
+                GravityMarks.usualFor(Duty.MOTIVE)));
         expectShut(GateKey.HAS_CAPS, "gate.HAS_CAPS.shut", null);
         assertThat(GateKey.HAS_CAPS.mayBeOverridden()).isFalse();
     }
 
-    /** Level rises while charging: water only after the charge that followed the last work. */
+    /** Defects by kind shut what they must and nothing else. */
     @ParameterizedTest
     @CsvSource({
-        "20, 32, open",
-        "32, 20, gate.FULL_BEFORE_WATER.shut",
-        ", 20, gate.FULL_BEFORE_WATER.shut",
-        "20, , open",
+        "LOOSE_POST, true, true",
+        "FRAYED_CABLE, true, true",
+        "WORN_PLUG, true, true",
+        "WORN_LUG, true, true",
+        "PITTED_CONNECTOR, true, true",
+        "LOOSE_HOLD_DOWN, false, true",
+        "BLOCKED_VENT, true, false",
+        "LOW_LEVEL, true, false",
+        "CORRODED_POST, false, false",
+        "DIRTY_TOP, false, false"
     })
-    void waterOnlyAfterAFullCharge(@Nullable Integer charged, @Nullable Integer worked, String expected) {
-        happenings = new Happenings(
-                null,
-                null,
-                charged == null ? null : hoursAgo(charged),
-                null,
-                worked == null ? null : hoursAgo(worked),
-                0);
-        if (expected.equals("open")) {
-            assertThat(ask(GateKey.FULL_BEFORE_WATER)).isEqualTo(GateOutcome.OPEN);
-        } else {
-            expectShut(GateKey.FULL_BEFORE_WATER, expected, "charge");
-        }
+    void aDefectShutsWhatItMust(DefectKind kind, boolean charge, boolean work) {
+        told.found(5, kind);
+        assertThat(ask(GateKey.SOUND_FOR_CHARGE) instanceof Shut).isEqualTo(charge);
+        assertThat(ask(GateKey.SOUND_FOR_WORK) instanceof Shut).isEqualTo(work);
+        told.righted(1, kind);
+        assertThat(ask(GateKey.SOUND_FOR_CHARGE)).isEqualTo(GateOutcome.OPEN);
+        assertThat(ask(GateKey.SOUND_FOR_WORK)).isEqualTo(GateOutcome.OPEN);
+    }
+
+    @Test
+    void whatIsWrongWithItsMachineKeepsTheBatteryToo() {
+        told.around(
+                new Surroundings(null, null, List.of(new OpenDefect("m", DefectKind.LOOSE_HOLD_DOWN, hoursAgo(3)))));
+        expectShut(GateKey.SOUND_FOR_WORK, "gate.SOUND_FOR_WORK.shut", null);
+    }
+
+    @Test
+    void waterOnlyAfterAFullCharge() {
+        told.worked(3, 120);
+        expectShut(GateKey.FULL_BEFORE_WATER, "gate.FULL_BEFORE_WATER.shut", "charge");
+        told.charged(1, 140);
+        assertThat(ask(GateKey.FULL_BEFORE_WATER)).isEqualTo(GateOutcome.OPEN);
+    }
+
+    /** The charge that was stopped at 51 °C with a tenth of an ampere-hour put back. */
+    @Test
+    void aChargeThatWasStoppedFillsNothing() {
+        told.worked(3, 210).ended(1, Ending.STOPPED, 0.1).warm(1, 51);
+        expectShut(GateKey.FULL_BEFORE_WATER, "gate.FULL_BEFORE_WATER.early", "charge");
+        expectShut(GateKey.CHARGED, "gate.CHARGED.shut", "charge");
+        expectShut(GateKey.COOLED, "gate.COOLED.shut", null);
+        expectShut(GateKey.NOT_HOT, "gate.NOT_HOT.shut", null);
+    }
+
+    @Test
+    void theLampAloneIsNoEvidence() {
+        told.worked(12, 150).ended(2, Ending.FULL, null, FullSign.LAMP);
+        assertThat(ask(GateKey.FULL_BEFORE_WATER)).isInstanceOf(Unknown.class);
+        assertThat(ask(GateKey.JUST_FULL)).isInstanceOf(Unknown.class);
+        assertThat(ask(GateKey.CHARGED)).isInstanceOf(Unknown.class);
+    }
+
+    @Test
+    void nothingIsWateredSevenMinutesIntoBulk() {
+        told.worked(3, 150).chargeBegun(0.1);
+        expectShut(GateKey.FULL_BEFORE_WATER, "gate.FULL_BEFORE_WATER.shut", "charge");
+        expectShut(GateKey.NOT_CHARGING, "gate.NOT_CHARGING.shut", "finish-charge");
     }
 
     @Test
     void wherePlatesShowThatJobIsOffered() {
-        happenings = new Happenings(null, null, null, null, hoursAgo(2), 0);
-        findings = List.of(finding(Severity.STOP, NextStep.COVER_PLATES));
+        told.looked(2, Level.RIGHT, Level.RIGHT, Level.RIGHT, Level.EXPOSED).worked(1, 50);
         expectShut(GateKey.FULL_BEFORE_WATER, "gate.FULL_BEFORE_WATER.shut", "cover-plates");
         expectShut(GateKey.PLATES_COVERED, "gate.PLATES_COVERED.shut", "cover-plates");
-        expectShut(GateKey.NO_STOP_FINDING, "sentence", null);
+        expectShut(GateKey.NO_STOP_FINDING, "finding.dry.exposed", null);
+        told.watered(0.5, 60, BatteryEvent.Fill.COVERED);
+        assertThat(ask(GateKey.PLATES_COVERED)).isEqualTo(GateOutcome.OPEN);
     }
 
     @Test
-    void ofABatteryWithoutHistoryNothingIsKnown() {
-        happenings = Happenings.NOTHING;
-        assertThat(ask(GateKey.FULL_BEFORE_WATER)).isInstanceOf(GateOutcome.Unknown.class);
+    void aCellOverItsMarkIsDrawnOffBeforeItGasses() {
+        told.looked(2, Level.OVER, Level.OVER);
+        expectShut(GateKey.NOT_OVER_MARK, "gate.NOT_OVER_MARK.shut", "draw-off");
+        told.and(new BatteryEvent.DrewOff(hoursAgo(1), new Millilitres(40), null));
+        assertThat(ask(GateKey.NOT_OVER_MARK)).isEqualTo(GateOutcome.OPEN);
     }
 
+    /** Not known is no leave to go on. */
     @ParameterizedTest
-    @CsvSource({"0, true", "1, false"})
-    void noRoundBetweenWaterAndTheNextCharge(int charges, boolean shut) {
-        happenings = new Happenings(hoursAgo(19), null, hoursAgo(20), null, hoursAgo(32), charges);
-        assertThat(ask(GateKey.MIXED_BEFORE_ROUND) instanceof Shut).isEqualTo(shut);
+    @EnumSource(
+            value = GateKey.class,
+            names = {"FULL_BEFORE_WATER", "JUST_FULL", "CHARGED", "PLATES_COVERED", "NOT_HOT", "RIGHT_VOLTAGE"})
+    void ofABatteryWithoutHistoryNothingIsKnown(GateKey key) {
+        told = Told.nothing();
+        into = new Target("F3", null, "", null, null);
+        assertThat(ask(key)).isInstanceOf(Unknown.class);
     }
 
     @Test
-    void nothingIsOpenedOnTheCharger() {
-        happenings = new Happenings(null, hoursAgo(1), hoursAgo(20), null, hoursAgo(2), 0);
-        expectShut(GateKey.NOT_CHARGING, "gate.NOT_CHARGING.shut", null);
+    void noRoundBetweenWaterAndTheNextGassingCharge() {
+        told.watered(19, 500);
+        expectShut(GateKey.MIXED_BEFORE_ROUND, "gate.MIXED_BEFORE_ROUND.shut", "charge");
+        told.worked(12, 150).charged(3, 168);
+        assertThat(ask(GateKey.MIXED_BEFORE_ROUND)).isEqualTo(GateOutcome.OPEN);
+    }
+
+    @Test
+    void readingsComeBeforeWater() {
+        told = Told.nothing().worked(32, 150).ended(20, Ending.FULL, null, FullSign.EQUAL_GRAVITIES);
+        expectShut(GateKey.READINGS_FIRST, "gate.READINGS_FIRST.never", "round");
     }
 
     @ParameterizedTest
-    @CsvSource({"39.9, 1, false", "40, 1, true", "45, 1, true", "45, 4, true", "45, 4.1, false"})
+    @CsvSource({"39.9, 1, false", "40, 1, true", "45, 1, true", "45, 7.9, true", "45, 8.1, false"})
     void aHotBatteryIsNotCharged(double celsius, double hours, boolean shut) {
-        temperature = Celsius.of(celsius);
-        temperatureAt = hoursAgo(hours);
+        told.warm(hours, celsius);
         assertThat(ask(GateKey.NOT_HOT) instanceof Shut).isEqualTo(shut);
+    }
+
+    @Test
+    void straightAfterWorkSomebodyHasToFeelHowWarmItIs() {
+        told.worked(1, 150);
+        assertThat(ask(GateKey.NOT_HOT)).isInstanceOf(Unknown.class);
     }
 
     /** Electrolyte of 1.150 freezes at −15 °C (Vinal). */
     @ParameterizedTest
     @CsvSource({"1150, -15, true", "1150, -14, false", "1280, -40, false", "1125, -12, true", "1310, -60, false"})
     void nothingFrozenIsCharged(int points, double celsius, boolean shut) {
-        temperature = Celsius.of(celsius);
-        temperatureAt = hoursAgo(1);
-        gravity = CorrectedGravity.ofPoints(points);
+        told.read(2, RoundState.IN_SERVICE, points, points, points, points, points, points)
+                .warm(1, celsius);
         assertThat(ask(GateKey.NOT_FROZEN) instanceof Shut).isEqualTo(shut);
         assertThat(GateKey.NOT_FROZEN.mayBeOverridden()).isFalse();
     }
@@ -234,15 +289,43 @@ class GatesTest {
     @ParameterizedTest
     @CsvSource({"7.9, true", "8, false"})
     void aBatteryIsIssuedCold(double hoursSinceCharge, boolean shut) {
-        happenings = new Happenings(null, null, hoursAgo(hoursSinceCharge), null, hoursAgo(32), 1);
+        told.worked(19, 100).charged(hoursSinceCharge, 112);
         assertThat(ask(GateKey.COOLED) instanceof Shut).isEqualTo(shut);
+    }
+
+    @Test
+    void aDryBatteryIsCommissionedFirst() {
+        told = Told.nothing().and(new BatteryEvent.Arrived(hoursAgo(9), true));
+        expectShut(GateKey.COMMISSIONED, "gate.COMMISSIONED.shut.DRY", "commission-dry");
+        told.and(new BatteryEvent.Commissioned(hoursAgo(1)));
+        assertThat(ask(GateKey.COMMISSIONED)).isEqualTo(GateOutcome.OPEN);
+    }
+
+    @Test
+    void aHeldBatteryWaitsForItsRelease() {
+        told.and(new BatteryEvent.Held(hoursAgo(3), "waits for its new cell"));
+        expectShut(GateKey.NOT_HELD, "gate.NOT_HELD.shut", null);
+        told.and(new BatteryEvent.Released(hoursAgo(1)));
+        assertThat(ask(GateKey.NOT_HELD)).isEqualTo(GateOutcome.OPEN);
     }
 
     @ParameterizedTest
     @CsvSource({"930, 1000, false", "929, 930, false", "931, 1000, true", "800, 929, true"})
     void theBatteryIsTheCounterweight(int from, int to, boolean shut) {
-        plate = new WeightPlate("F3", from, to);
+        into = new Target("F3", 12, "", new WeightPlate(from, to), null);
         assertThat(ask(GateKey.RIGHT_WEIGHT) instanceof Shut).isEqualTo(shut);
+    }
+
+    @Test
+    void aMachineTakesItsVoltageItsConnectorAndOneBattery() {
+        into = new Target("G-02", 48, "", null, null);
+        expectShut(GateKey.RIGHT_VOLTAGE, "gate.RIGHT_VOLTAGE.shut", null);
+        into = new Target("F3", 12, "red", null, null);
+        expectShut(GateKey.RIGHT_VOLTAGE, "gate.RIGHT_VOLTAGE.connector", null);
+        into = new Target("F3", 12, "", null, "T-9");
+        expectShut(GateKey.MACHINE_FREE, "gate.MACHINE_FREE.shut", null);
+        assertThat(GateKey.RIGHT_VOLTAGE.mayBeOverridden()).isFalse();
+        assertThat(GateKey.MACHINE_FREE.mayBeOverridden()).isFalse();
     }
 
     private static Misfit misfit(Misfit.Kind kind, Severity severity) {
@@ -279,21 +362,8 @@ class GatesTest {
 
     @Test
     void whatMustBeDoneIsNoStop() {
-        findings = List.of(finding(Severity.ACT, NextStep.EQUALISE));
+        told.read(5, RoundState.FULL_CHARGE, 1285, 1284, 1286, 1285, 1284, 1250);
+        assertThat(told.state().findings()).isNotEmpty();
         assertThat(ask(GateKey.NO_STOP_FINDING)).isEqualTo(GateOutcome.OPEN);
-    }
-
-    private static Finding finding(Severity severity, NextStep next) {
-        return new Finding(
-                FindingCode.CELL_DRY,
-                new Cells(List.of(4)),
-                severity,
-                Message.of("sentence"),
-                Message.of("why"),
-                List.of(),
-                List.of(),
-                next,
-                null,
-                1);
     }
 }

@@ -10,6 +10,7 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.ostendum.core.defect.DefectKind;
 import org.ostendum.core.procedure.Run.Status;
 import org.ostendum.core.procedure.RunEvent.Kind;
 import org.ostendum.core.procedure.Task.Answer;

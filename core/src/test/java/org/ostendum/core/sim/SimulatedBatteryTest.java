@@ -15,9 +15,9 @@ import org.ostendum.core.battery.CellKind;
 import org.ostendum.core.battery.Duty;
 import org.ostendum.core.battery.GravityMarks;
 import org.ostendum.core.battery.TrayPattern;
+import org.ostendum.core.event.BatteryEvent.Worked;
 import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.measure.CellReading;
-import org.ostendum.core.measure.EventType;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.rulebook.Rules;
@@ -72,8 +72,8 @@ class SimulatedBatteryTest {
             assertThat(truth.mixed().stream().mapToInt(CorrectedGravity::tenths).summaryStatistics())
                     .satisfies(s -> assertThat(s.getMax() - s.getMin()).isLessThan(120));
         }
-        double in = life.events().sum(EventType.CHARGE_END, START, Instant.MAX);
-        double out = life.events().sum(EventType.DISCHARGE, START, Instant.MAX);
+        double in = life.events().returned(START, Instant.MAX);
+        double out = life.events().taken(START, Instant.MAX);
         assertThat(in / out).isBetween(1.07, 1.16);
     }
 
@@ -174,19 +174,18 @@ class SimulatedBatteryTest {
     @Test
     void theWrongChargerBoilsWaterAway() {
         Instant end = Instant.MAX;
-        double usual = live(200).events().sum(EventType.WATER, START, end);
-        double wrong = live(200, new Fault.WrongCharger(0, 2.2)).events().sum(EventType.WATER, START, end);
+        double usual = live(200).events().poured(START, end);
+        double wrong = live(200, new Fault.WrongCharger(0, 2.2)).events().poured(START, end);
         assertThat(wrong / usual).isBetween(1.6, 3.0);
     }
 
     @Test
     void wornPlatesEndTheShiftEarly() {
         Life life = live(500, new Fault.WearOut(60, 0.0015));
-        double deepest =
-                life.events().between(EventType.DISCHARGE, START.plusSeconds(440L * 86_400), Instant.MAX).stream()
-                        .mapToDouble(e -> e.quantity())
-                        .max()
-                        .orElse(0);
+        double deepest = life.events().between(Worked.class, START.plusSeconds(440L * 86_400), Instant.MAX).stream()
+                .mapToDouble(e -> e.taken().ampHours())
+                .max()
+                .orElse(0);
         assertThat(deepest).isLessThan(0.9 * 0.6 * 600 * 1.1);
     }
 
@@ -217,8 +216,7 @@ class SimulatedBatteryTest {
                 .filter(v -> v.load() == load)
                 .reduce((a, b) -> b)
                 .orElseThrow();
-        VoltageCase asked =
-                new VoltageCase(TRAY, Rules.standard(), round, life.events().happenings(round.takenAt()), null);
+        VoltageCase asked = new VoltageCase(TRAY, Rules.standard(), round, null, null, null);
         return VoltageJudge.judge(asked).stream()
                 .map(f -> f.code().code() + " " + f.evidence().get(0).value())
                 .toList();

@@ -14,6 +14,7 @@ import org.ostendum.core.battery.GravityMarks;
 import org.ostendum.core.battery.TrayPattern;
 import org.ostendum.core.charge.ChargeSample;
 import org.ostendum.core.charge.EndOfCharge;
+import org.ostendum.core.event.FullSign;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.rulebook.Rules;
 
@@ -58,6 +59,6 @@ class SimulatedChargeTest {
         }
         EndOfCharge.Verdict end = judged(CHARGE, true);
         assertThat(end.decision()).isEqualTo(EndOfCharge.Decision.FULL);
-        assertThat(end.signs()).contains(EndOfCharge.Sign.RETURNED);
+        assertThat(end.signs()).contains(FullSign.RETURNED);
     }
 }

@@ -17,12 +17,11 @@ import org.ostendum.core.battery.GravityMarks;
 import org.ostendum.core.battery.LayoutText;
 import org.ostendum.core.judge.Finding;
 import org.ostendum.core.judge.FindingCode;
-import org.ostendum.core.judge.Severity;
-import org.ostendum.core.measure.Happenings;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.quantity.Volts;
 import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.voltage.VoltageRound.Load;
 
 class VoltageJudgeTest {
@@ -40,7 +39,10 @@ class VoltageJudgeTest {
         return NOW.minus(Duration.ofHours(hours));
     }
 
-    private static List<Finding> judge(Load load, Happenings before, Integer points, double... volts) {
+    /** What went before: when a charge ended, and when water was poured that is not mixed in. */
+    private record Before(Instant charged, Instant unmixed) {}
+
+    private static List<Finding> judge(Load load, Before before, Integer points, double... volts) {
         Map<Integer, Volts> byPlace = new HashMap<>();
         for (int i = 0; i < volts.length; i++) {
             byPlace.put(i + 1, Volts.of(volts[i]));
@@ -49,11 +51,12 @@ class VoltageJudgeTest {
                 PACK,
                 Rules.standard(),
                 new VoltageRound(NOW, load, byPlace),
-                before,
+                before.charged(),
+                before.unmixed(),
                 points == null ? null : CorrectedGravity.ofPoints(points)));
     }
 
-    private static final Happenings RESTED = new Happenings(null, null, hoursAgo(10), null, hoursAgo(20), 0);
+    private static final Before RESTED = new Before(hoursAgo(10), null);
 
     /** An 8 V block has four cells: 30 mV a cell at rest is 0.12 V, 60 mV a cell under load 0.24 V. */
     @ParameterizedTest
@@ -103,15 +106,15 @@ class VoltageJudgeTest {
 
     @Test
     void theDisagreementHasItsReason() {
-        Happenings justCharged = new Happenings(null, null, hoursAgo(2), null, hoursAgo(9), 0);
-        Happenings watered = new Happenings(hoursAgo(8), null, hoursAgo(9), null, hoursAgo(20), 0);
+        Before justCharged = new Before(hoursAgo(2), null);
+        Before watered = new Before(hoursAgo(9), hoursAgo(8));
         assertThat(why(justCharged, 8.8)).isEqualTo("finding.volts.disagree.not-rested");
         assertThat(why(watered, 8.8)).isEqualTo("finding.volts.disagree.watered");
         assertThat(why(RESTED, 8.8)).isEqualTo("finding.volts.disagree.stratified");
         assertThat(why(RESTED, 8.2)).isEqualTo("finding.volts.disagree.sulfated");
     }
 
-    private static String why(Happenings before, double volts) {
+    private static String why(Before before, double volts) {
         return judge(Load.REST, before, 1270, volts, volts, volts, volts, volts, volts)
                 .get(0)
                 .why()
@@ -130,7 +133,8 @@ class VoltageJudgeTest {
                 PACK,
                 Rules.standard(),
                 new VoltageRound(NOW, Load.REST, Map.of(1, Volts.of(8.44), 2, Volts.of(8.44))),
-                RESTED,
+                RESTED.charged(),
+                null,
                 null);
         assertThat(VoltageJudge.charge(full).percent()).isEqualTo(94);
     }

@@ -8,9 +8,11 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import org.ostendum.core.measure.BatteryEvent;
-import org.ostendum.core.measure.EventLog;
-import org.ostendum.core.measure.EventType;
+import org.ostendum.core.event.BatteryEvent;
+import org.ostendum.core.event.BatteryEvent.Fill;
+import org.ostendum.core.event.BatteryEvent.Watered;
+import org.ostendum.core.event.EventLog;
+import org.ostendum.core.quantity.Millilitres;
 
 class WaterForecastTest {
     private static final Instant START = Instant.parse("2026-01-01T08:00:00Z");
@@ -18,8 +20,11 @@ class WaterForecastTest {
     private static EventLog poured(int everyDays, double... millilitres) {
         List<BatteryEvent> events = new ArrayList<>();
         for (int i = 0; i < millilitres.length; i++) {
-            events.add(BatteryEvent.of(
-                    START.plus(Duration.ofDays((long) everyDays * i)), EventType.WATER, millilitres[i]));
+            events.add(new Watered(
+                    START.plus(Duration.ofDays((long) everyDays * i)),
+                    Millilitres.of(millilitres[i]),
+                    null,
+                    Fill.UNSTATED));
         }
         return new EventLog(events);
     }

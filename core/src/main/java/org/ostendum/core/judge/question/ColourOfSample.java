@@ -12,8 +12,8 @@ import org.ostendum.core.judge.Missing;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.judge.Outcome;
 import org.ostendum.core.judge.Question;
-import org.ostendum.core.judge.Severity;
 import org.ostendum.core.measure.Colour;
+import org.ostendum.core.rulebook.Severity;
 
 /** Is the electrolyte brown, milky or full of bits? That is plate material: the cell is failing. */
 public final class ColourOfSample implements Question {

@@ -12,8 +12,8 @@ import org.ostendum.core.judge.Missing;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.judge.Outcome;
 import org.ostendum.core.judge.Question;
-import org.ostendum.core.judge.Severity;
 import org.ostendum.core.measure.Level;
+import org.ostendum.core.rulebook.Severity;
 
 /** Do cells want water? Plates that show must be covered before any charge; a low level waits for the end of one. */
 public final class DryCells implements Question {

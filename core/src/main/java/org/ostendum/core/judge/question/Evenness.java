@@ -15,10 +15,10 @@ import org.ostendum.core.judge.Missing;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.judge.Outcome;
 import org.ostendum.core.judge.Question;
-import org.ostendum.core.judge.Severity;
 import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.quantity.GravityDifference;
 import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.rulebook.Severity;
 
 /** Have the cells drifted apart after a full charge? Cells whose low gravity has a cause of its own are left out. */
 public final class Evenness implements Question {

@@ -16,9 +16,9 @@ import org.ostendum.core.judge.Missing;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.judge.Outcome;
 import org.ostendum.core.judge.Question;
-import org.ostendum.core.judge.Severity;
 import org.ostendum.core.quantity.GravityDifference;
 import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.statistics.SenLine;
 
 /**

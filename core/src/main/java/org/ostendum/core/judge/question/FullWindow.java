@@ -12,10 +12,10 @@ import org.ostendum.core.judge.Missing;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.judge.Outcome;
 import org.ostendum.core.judge.Question;
-import org.ostendum.core.judge.Severity;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.quantity.GravityDifference;
 import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.rulebook.Severity;
 
 /** Does the battery as a whole reach its full window, or, in service, want a charge? Judged by the median of its cells. */
 public final class FullWindow implements Question {

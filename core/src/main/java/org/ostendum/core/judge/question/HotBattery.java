@@ -2,8 +2,9 @@ package org.ostendum.core.judge.question;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Comparator;
+import java.util.Collections;
 import java.util.List;
+import org.ostendum.core.event.BatteryEvent.HottestOfCharge;
 import org.ostendum.core.judge.Case;
 import org.ostendum.core.judge.Cells;
 import org.ostendum.core.judge.Evidence;
@@ -14,11 +15,9 @@ import org.ostendum.core.judge.Missing;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.judge.Outcome;
 import org.ostendum.core.judge.Question;
-import org.ostendum.core.judge.Severity;
-import org.ostendum.core.measure.BatteryEvent;
-import org.ostendum.core.measure.EventType;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.rulebook.Severity;
 
 /** Was it above its temperature limit more than once of late? Once may be a hot day; again is the charger or the battery. */
 public final class HotBattery implements Question {
@@ -33,22 +32,21 @@ public final class HotBattery implements Question {
     @Override
     public Outcome ask(Case battery) {
         Instant now = battery.now();
-        List<BatteryEvent> peaks = battery.events().between(EventType.TEMPERATURE_MAX, now.minus(LOOKED_BACK), now);
+        List<Celsius> peaks = battery.events().between(HottestOfCharge.class, now.minus(LOOKED_BACK), now).stream()
+                .map(HottestOfCharge::celsius)
+                .toList();
         if (peaks.isEmpty()) {
             return new Outcome.NotJudged(Missing.TEMPERATURES);
         }
         RuleKey rule = RuleKey.chargeStop(battery.model().duty());
-        double limit = battery.rules().celsius(rule).degrees();
-        List<BatteryEvent> over =
-                peaks.stream().filter(e -> e.quantity() > limit).toList();
+        Celsius limit = battery.rules().celsius(rule);
+        List<Celsius> over =
+                peaks.stream().filter(peak -> peak.compareTo(limit) > 0).toList();
         return over.size() < TIMES ? new Outcome.Clear() : Outcome.of(finding(battery, rule, over));
     }
 
-    private static Finding finding(Case battery, RuleKey rule, List<BatteryEvent> over) {
-        Celsius hottest = Celsius.of(over.stream()
-                .max(Comparator.comparing(BatteryEvent::quantity))
-                .orElseThrow()
-                .quantity());
+    private static Finding finding(Case battery, RuleKey rule, List<Celsius> over) {
+        Celsius hottest = Collections.max(over);
         return new Finding(
                 FindingCode.BATTERY_HOT,
                 new Cells(List.of()),

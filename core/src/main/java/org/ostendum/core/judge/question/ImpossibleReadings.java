@@ -12,8 +12,8 @@ import org.ostendum.core.judge.Missing;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.judge.Outcome;
 import org.ostendum.core.judge.Question;
-import org.ostendum.core.judge.Severity;
 import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.rulebook.Severity;
 
 /** Has a cell leapt so far from its own past that the reading, not the cell, is to be doubted first? */
 public final class ImpossibleReadings implements Question {

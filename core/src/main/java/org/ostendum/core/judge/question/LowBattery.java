@@ -6,11 +6,10 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
+import org.ostendum.core.event.BatteryEvent.ChargeEnded;
 import org.ostendum.core.judge.Case;
 import org.ostendum.core.judge.DatedGravities;
 import org.ostendum.core.judge.Evidence;
-import org.ostendum.core.measure.BatteryEvent;
-import org.ostendum.core.measure.EventType;
 import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.quantity.GravityDifference;
 import org.ostendum.core.rulebook.RuleKey;
@@ -158,12 +157,10 @@ final class LowBattery {
     private static OptionalDouble returned(Case battery) {
         Instant now = battery.now();
         Instant from = now.minus(RECENT);
-        List<BatteryEvent> charges = battery.events().between(EventType.CHARGE_END, from, now);
-        double in = charges.stream().mapToDouble(BatteryEvent::quantity).sum();
-        double out = battery.events().sum(EventType.DISCHARGE, from, now);
-        return charges.size() < LEAST_CHARGES || in <= 0 || out <= 0
-                ? OptionalDouble.empty()
-                : OptionalDouble.of(in / out);
+        int charges = battery.events().between(ChargeEnded.class, from, now).size();
+        double in = battery.events().returned(from, now);
+        double out = battery.events().taken(from, now);
+        return charges < LEAST_CHARGES || in <= 0 || out <= 0 ? OptionalDouble.empty() : OptionalDouble.of(in / out);
     }
 
     /**

@@ -11,8 +11,8 @@ import org.ostendum.core.judge.Missing;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.judge.Outcome;
 import org.ostendum.core.judge.Question;
-import org.ostendum.core.judge.Severity;
 import org.ostendum.core.measure.Level;
+import org.ostendum.core.rulebook.Severity;
 
 /** Do cells stand above their mark? On the next charge they overflow and lose acid. */
 public final class OverfilledCells implements Question {

@@ -5,6 +5,8 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import org.ostendum.core.charge.ChargeSums;
+import org.ostendum.core.event.BatteryEvent.Watered;
+import org.ostendum.core.event.BatteryEvent.Worked;
 import org.ostendum.core.judge.Case;
 import org.ostendum.core.judge.Cells;
 import org.ostendum.core.judge.Evidence;
@@ -15,11 +17,9 @@ import org.ostendum.core.judge.Missing;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.judge.Outcome;
 import org.ostendum.core.judge.Question;
-import org.ostendum.core.judge.Severity;
-import org.ostendum.core.measure.BatteryEvent;
-import org.ostendum.core.measure.EventType;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.water.WaterUse;
 
 /** Does it drink more than the overcharge of a right charge would split? Then it is overcharged or hot. */
@@ -46,8 +46,8 @@ public final class ThirstyBattery implements Question {
         if (lately.isEmpty()) {
             return new Outcome.NotJudged(Missing.WATER_ON_RECORD);
         }
-        Instant begun = battery.events().all().get(0).at();
-        double usual = begun.plus(LOOKED_BACK).isBefore(now.minus(LOOKED_BACK))
+        Instant begun = battery.events().begun();
+        double usual = begun != null && begun.plus(LOOKED_BACK).isBefore(now.minus(LOOKED_BACK))
                 ? thirst(battery, begun.minusSeconds(1), begun.plus(LOOKED_BACK))
                         .map(Thirst::times)
                         .orElse(1.0)
@@ -60,8 +60,8 @@ public final class ThirstyBattery implements Question {
     }
 
     private static double meanShift(Case battery, Instant now) {
-        return battery.events().between(EventType.DISCHARGE, now.minus(LOOKED_BACK), now).stream()
-                .mapToDouble(BatteryEvent::quantity)
+        return battery.events().between(Worked.class, now.minus(LOOKED_BACK), now).stream()
+                .mapToDouble(shift -> shift.taken() == null ? 0 : shift.taken().ampHours())
                 .average()
                 .orElse(0);
     }
@@ -74,8 +74,8 @@ public final class ThirstyBattery implements Question {
     }
 
     private static Optional<Thirst> thirst(Case battery, Instant from, Instant to) {
-        List<BatteryEvent> water = battery.events().between(EventType.WATER, from, to).stream()
-                .filter(e -> e.quantity() > 0)
+        List<Watered> water = battery.events().between(Watered.class, from, to).stream()
+                .filter(w -> w.millilitres() > 0)
                 .toList();
         if (water.size() < LEAST_WATERINGS) {
             return Optional.empty();
@@ -83,12 +83,11 @@ public final class ThirstyBattery implements Question {
         // What the first watering replaced was used before it.
         Instant first = water.get(0).at();
         Instant last = water.get(water.size() - 1).at();
-        double out = battery.events().sum(EventType.DISCHARGE, first, last);
-        double hours = battery.events().sum(EventType.EQUALISE_END, first, last);
+        double out = battery.events().taken(first, last);
+        double hours = battery.events().equalised(first, last);
         return out <= 0
                 ? Optional.empty()
-                : Optional.of(
-                        new Thirst(battery.events().sum(EventType.WATER, first, last), expected(battery, out, hours)));
+                : Optional.of(new Thirst(battery.events().poured(first, last), expected(battery, out, hours)));
     }
 
     /** @return ml that the overcharge of right charges and of equalising hours splits */

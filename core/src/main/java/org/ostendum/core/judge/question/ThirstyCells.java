@@ -14,11 +14,11 @@ import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.judge.Outcome;
 import org.ostendum.core.judge.PastRound;
 import org.ostendum.core.judge.Question;
-import org.ostendum.core.judge.Severity;
 import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.Level;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.rulebook.Severity;
 
 /** Is one cell low on water again and again while its neighbours are not? It leaks, or drinks alone. */
 public final class ThirstyCells implements Question {

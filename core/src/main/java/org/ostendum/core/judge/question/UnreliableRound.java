@@ -10,10 +10,10 @@ import org.ostendum.core.judge.Message;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.judge.Outcome;
 import org.ostendum.core.judge.Question;
-import org.ostendum.core.judge.Severity;
 import org.ostendum.core.measure.Doubt;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.RuleUse;
+import org.ostendum.core.rulebook.Severity;
 
 /** Was the round taken when gravity cannot be read: after water, while gassing, too cold or too hot? */
 public final class UnreliableRound implements Question {
@@ -46,7 +46,7 @@ public final class UnreliableRound implements Question {
 
     private static RuleKey rule(Doubt doubt) {
         return switch (doubt) {
-            case AFTER_WATER -> RuleKey.CHARGES_AFTER_WATER;
+            case AFTER_WATER -> RuleKey.GASSING_TO_MIX;
             case GASSING -> RuleKey.GASSING_WAIT;
             case TOO_COLD -> RuleKey.TEMPERATURE_LEAST;
             case TOO_HOT -> RuleKey.TEMPERATURE_MOST;

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
+import org.ostendum.core.event.BatteryEvent.Worked;
 import org.ostendum.core.judge.Case;
 import org.ostendum.core.judge.Cells;
 import org.ostendum.core.judge.Evidence;
@@ -14,10 +15,8 @@ import org.ostendum.core.judge.Missing;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.judge.Outcome;
 import org.ostendum.core.judge.Question;
-import org.ostendum.core.judge.Severity;
-import org.ostendum.core.measure.BatteryEvent;
-import org.ostendum.core.measure.EventType;
 import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.rulebook.Severity;
 
 /**
  * Do its shifts now end at a ceiling that they used to pass? When the plates are worn the deepest days all stop at the
@@ -41,7 +40,7 @@ public final class WornBattery implements Question {
     public Outcome ask(Case battery) {
         Instant now = battery.now();
         double[] recent = shifts(battery, now.minus(RECENT), now);
-        List<BatteryEvent> all = battery.events().between(EventType.DISCHARGE, Instant.EPOCH, now);
+        List<Worked> all = battery.events().between(Worked.class, Instant.EPOCH, now);
         if (all.isEmpty() || recent.length < LEAST_SHIFTS) {
             return new Outcome.NotJudged(Missing.AMP_HOURS);
         }
@@ -61,8 +60,8 @@ public final class WornBattery implements Question {
     }
 
     private static double[] shifts(Case battery, Instant from, Instant to) {
-        return battery.events().between(EventType.DISCHARGE, from, to).stream()
-                .mapToDouble(BatteryEvent::quantity)
+        return battery.events().between(Worked.class, from, to).stream()
+                .mapToDouble(shift -> shift.taken() == null ? 0 : shift.taken().ampHours())
                 .filter(ah -> ah > 0)
                 .sorted()
                 .toArray();

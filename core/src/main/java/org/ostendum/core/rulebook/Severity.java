@@ -1,4 +1,4 @@
-package org.ostendum.core.judge;
+package org.ostendum.core.rulebook;
 
 /** How far a finding reaches, mildest first. */
 public enum Severity {

@@ -1,4 +1,4 @@
-package org.ostendum.core.charge;
+package org.ostendum.core.event;
 
 import java.util.List;
 

@@ -1,0 +1,176 @@
+package org.ostendum.core.procedure;
+
+import java.time.Duration;
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.electrolyte.FreezingPoint;
+import org.ostendum.core.judge.Evidence;
+import org.ostendum.core.judge.Message;
+import org.ostendum.core.measure.Answer;
+import org.ostendum.core.procedure.Situation.Subject;
+import org.ostendum.core.quantity.Celsius;
+import org.ostendum.core.quantity.CorrectedGravity;
+import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.state.BatteryState;
+import org.ostendum.core.state.ChargeRange;
+import org.ostendum.core.state.Heat;
+import org.ostendum.core.state.OnCharge;
+
+/** Gates on a battery's charge, warmth and water: what the order of work, charge, cooling, readings and water asks for. */
+final class ChargeGates {
+    /** Water itself freezes there; electrolyte later. */
+    private static final Celsius FREEZING_BEGINS = Celsius.of(0);
+
+    private ChargeGates() {}
+
+    static GateOutcome notCharging(Subject battery) {
+        OnCharge running = battery.state().onCharge();
+        return running == null
+                ? GateOutcome.OPEN
+                : GateOutcome.shut(
+                        Message.of("gate.NOT_CHARGING.shut", battery.code(), running.since()),
+                        Message.of("gate.NOT_CHARGING.remedy"),
+                        "finish-charge",
+                        new Evidence("chargeStart", running.since()));
+    }
+
+    /** The level rises while charging: full before means overflow after. Bare plates are the exception, by their own job. */
+    static GateOutcome fullBeforeWater(Subject battery) {
+        BatteryState state = battery.state();
+        String opens = state.barePlates().isEmpty() ? "charge" : "cover-plates";
+        return BatteryGates.of(
+                state.isCharging() ? Answer.NO : state.full().value(),
+                notFull(battery, GateKey.FULL_BEFORE_WATER, opens),
+                Message.of("gate.FULL_BEFORE_WATER.unknown", battery.code()));
+    }
+
+    /** An equalising charge follows a full one; after work it would only heat. */
+    static GateOutcome justFull(Subject battery) {
+        return BatteryGates.of(
+                battery.state().full().value(),
+                notFull(battery, GateKey.JUST_FULL, "charge"),
+                Message.of("gate.JUST_FULL.unknown", battery.code()));
+    }
+
+    private static GateOutcome notFull(Subject battery, GateKey gate, String opens) {
+        BatteryState state = battery.state();
+        Instant since = state.full().since();
+        Instant ended = state.charging().chargeEnded();
+        boolean endedEarly = ended != null && ended.equals(since);
+        return GateOutcome.shut(
+                since == null
+                        ? Message.of("gate." + gate + ".never", battery.code())
+                        : Message.of("gate." + gate + (endedEarly ? ".early" : ".shut"), battery.code(), since),
+                Message.of("gate." + gate + ".remedy"),
+                opens,
+                new Evidence("full", state.full().value().name()));
+    }
+
+    /** Water thins the sample: what is due to be read is read before it. */
+    static GateOutcome readingsFirst(Subject battery) {
+        BatteryState state = battery.state();
+        Instant read = state.roundAt();
+        Duration interval =
+                state.rules().duration(RuleKey.roundInterval(state.model().duty()));
+        boolean canBeRead = !state.mixed().isNo();
+        boolean due = read == null || Duration.between(read, state.asOf()).compareTo(interval) >= 0;
+        return canBeRead && due
+                ? GateOutcome.shut(
+                        read == null
+                                ? Message.of("gate.READINGS_FIRST.never", battery.code())
+                                : Message.of("gate.READINGS_FIRST.shut", battery.code(), read),
+                        Message.of("gate.READINGS_FIRST.remedy"),
+                        "round",
+                        new Evidence("roundDue", true))
+                : GateOutcome.OPEN;
+    }
+
+    /** Water floats on top until a charge has mixed it in. */
+    static GateOutcome mixedBeforeRound(Subject battery) {
+        BatteryState state = battery.state();
+        Instant water = state.water().watered();
+        if (water == null) {
+            return GateOutcome.OPEN;
+        }
+        int wanted = state.rules().percent(RuleKey.GASSING_TO_MIX);
+        return BatteryGates.of(
+                state.mixed(),
+                GateOutcome.shut(
+                        Message.of("gate.MIXED_BEFORE_ROUND.shut", battery.code(), water),
+                        Message.of("gate.MIXED_BEFORE_ROUND.remedy", wanted),
+                        "charge",
+                        new Evidence("water", water)),
+                Message.of("gate.MIXED_BEFORE_ROUND.unknown", battery.code(), water));
+    }
+
+    static GateOutcome notHot(Subject battery) {
+        BatteryState state = battery.state();
+        Celsius most = state.rules().celsius(RuleKey.CHARGE_START_MOST);
+        Heat heat = state.temperature();
+        return switch (state.isTooHotToCharge()) {
+            case NO -> GateOutcome.OPEN;
+            case UNKNOWN -> new GateOutcome.Unknown(Message.of("gate.NOT_HOT.unknown", battery.code(), most));
+            case YES ->
+                GateOutcome.shut(
+                        Message.of("gate.NOT_HOT.shut", battery.code(), heat == null ? most : heat.celsius(), most),
+                        Message.of("gate.NOT_HOT.remedy", most),
+                        null,
+                        new Evidence("temperature", heat == null ? most : heat.celsius()));
+        };
+    }
+
+    /** Nothing frozen is charged: source {@code store.freeze}. Above 0 °C, and where it was never read colder, nothing is frozen. */
+    static GateOutcome notFrozen(Subject battery) {
+        BatteryState state = battery.state();
+        Heat heat = state.temperature();
+        if (heat == null || heat.celsius().compareTo(FREEZING_BEGINS) > 0) {
+            return GateOutcome.OPEN;
+        }
+        CorrectedGravity gravity = state.lowestGravity();
+        if (gravity == null) {
+            return new GateOutcome.Unknown(Message.of("gate.NOT_FROZEN.unknown", battery.code(), heat.celsius()));
+        }
+        return FreezingPoint.of(gravity)
+                .filter(freezing -> heat.celsius().compareTo(freezing) <= 0)
+                .map(freezing -> GateOutcome.shut(
+                        Message.of("gate.NOT_FROZEN.shut", battery.code(), heat.celsius(), gravity, freezing),
+                        Message.of("gate.NOT_FROZEN.remedy"),
+                        null,
+                        new Evidence("temperature", heat.celsius()),
+                        new Evidence("gravity", gravity)))
+                .orElse(GateOutcome.OPEN);
+    }
+
+    /** It works with what is in it: full by evidence, or at least known to be nearly so. */
+    static GateOutcome charged(Subject battery) {
+        BatteryState state = battery.state();
+        ChargeRange charge = state.charge();
+        double least = state.rules().percent(RuleKey.CHARGE_TO_ISSUE) / 100.0;
+        if (state.full().isYes() || (!state.full().isNo() && charge.isKnown() && charge.low() >= least)) {
+            return GateOutcome.OPEN;
+        }
+        return state.full().isNo()
+                ? GateOutcome.shut(
+                        Message.of(
+                                "gate.CHARGED.shut",
+                                battery.code(),
+                                charge.percent().percent()),
+                        Message.of("gate.CHARGED.remedy"),
+                        "charge",
+                        new Evidence("percent", charge.percent().percent()))
+                : new GateOutcome.Unknown(Message.of("gate.CHARGED.unknown", battery.code()));
+    }
+
+    static GateOutcome cooled(Subject battery) {
+        BatteryState state = battery.state();
+        @Nullable Instant until = state.coolingUntil();
+        return until == null
+                ? GateOutcome.OPEN
+                : GateOutcome.shut(
+                        Message.of("gate.COOLED.shut", battery.code(), (int)
+                                Math.ceil(state.coolingLeft().toMinutes() / 60.0)),
+                        Message.of("gate.COOLED.remedy"),
+                        null,
+                        new Evidence("coolingUntil", until));
+    }
+}

@@ -1,0 +1,314 @@
+package org.ostendum.core.state;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.charge.Cooling;
+import org.ostendum.core.judge.BatteryCourse;
+import org.ostendum.core.judge.Finding;
+import org.ostendum.core.judge.Message;
+import org.ostendum.core.judge.Verdict;
+import org.ostendum.core.measure.Answer;
+import org.ostendum.core.measure.RoundState;
+import org.ostendum.core.quantity.Celsius;
+import org.ostendum.core.quantity.CorrectedGravity;
+import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.rulebook.Severity;
+
+/**
+ * What is known of a battery at one moment: the one truth that every screen, gate, list and program asks. What nobody knows is
+ * {@link Answer#UNKNOWN} or null and never counts as yes. Told in {@code docs/state.md}.
+ */
+public final class BatteryState {
+    /** An older temperature says nothing about now. Rule of thumb: a battery of a few hundred kilograms changes by a few kelvin. */
+    private static final Duration TEMPERATURE_GOOD_FOR = Duration.ofHours(4);
+
+    private final Sheet sheet;
+    private final Snapshot snapshot;
+    private final Facts facts;
+    private final Surroundings around;
+    private final Instant now;
+
+    /** @param now not before the last event folded into {@code snapshot} */
+    public BatteryState(Sheet sheet, Snapshot snapshot, Surroundings around, Instant now) {
+        this.sheet = sheet;
+        this.snapshot = snapshot;
+        this.around = around;
+        this.now = now;
+        this.facts = snapshot.facts().with(snapshot.facts().charge().at(now, sheet));
+    }
+
+    /** Where it stands between charge and work. */
+    public enum Phase {
+        CHARGING,
+        /** A charge has ended lately, or it was read hot. */
+        COOLING,
+        /** Full and cool. */
+        READY,
+        /** Known not to be full. */
+        WORKED,
+        UNKNOWN
+    }
+
+    public Instant asOf() {
+        return now;
+    }
+
+    public BatteryModel model() {
+        return sheet.model();
+    }
+
+    public Rules rules() {
+        return sheet.rules();
+    }
+
+    public Stage stage() {
+        return facts.condition().stage();
+    }
+
+    public @Nullable Instant stageSince() {
+        return facts.condition().stageSince();
+    }
+
+    /** @return why it is held; null while it is not */
+    public @Nullable String heldFor() {
+        return facts.condition().heldFor();
+    }
+
+    public Place place() {
+        return facts.condition().place();
+    }
+
+    public Full full() {
+        return facts.charge().full();
+    }
+
+    public ChargeRange charge() {
+        return facts.charge().range();
+    }
+
+    /** @return the charge under way; null while none runs */
+    public @Nullable OnCharge onCharge() {
+        return facts.charge().onCharge();
+    }
+
+    public boolean isCharging() {
+        return onCharge() != null;
+    }
+
+    /** @return everything about its charge that has no name of its own here */
+    public ChargeFacts charging() {
+        return facts.charge();
+    }
+
+    public WaterFacts water() {
+        return facts.water();
+    }
+
+    public Care care() {
+        return facts.care();
+    }
+
+    /** @return whether water that was poured is mixed in; unknown where no water is on record */
+    public Answer mixed() {
+        return facts.water().mixed();
+    }
+
+    public Map<Integer, CellLevel> levels() {
+        return facts.water().levels();
+    }
+
+    /** @return cells whose plates are known to show */
+    public List<Integer> barePlates() {
+        return facts.water().cellsWhere(level -> level.coversPlates().isNo());
+    }
+
+    /** @return whether the plates of every cell are covered; unknown where one was never looked into */
+    public Answer platesCovered() {
+        if (!barePlates().isEmpty()) {
+            return Answer.NO;
+        }
+        boolean all = levels().size() == model().cells()
+                && levels().values().stream()
+                        .allMatch(level -> level.coversPlates().isYes());
+        return all ? Answer.YES : Answer.UNKNOWN;
+    }
+
+    /** @return cells known to stand over the mark */
+    public List<Integer> overMark() {
+        return facts.water().cellsWhere(level -> level.isOver(model().levels()).isYes());
+    }
+
+    /** @return cells to be filled: known to stand below the low mark, bare or only just covered ones among them */
+    public List<Integer> lowCells() {
+        return facts.water().cellsWhere(level -> level.wantsWater(model().levels()));
+    }
+
+    public List<OpenDefect> defects() {
+        List<OpenDefect> all = new ArrayList<>(facts.condition().defects());
+        all.addAll(around.ofMachine());
+        return all;
+    }
+
+    /** @return the electrolyte's temperature: by its tag, or as read lately; null where nobody knows */
+    public @Nullable Heat temperature() {
+        if (around.battery() != null) {
+            return new Heat(around.battery(), now);
+        }
+        Heat read = facts.condition().heat();
+        if (read == null) {
+            return null;
+        }
+        boolean hot = read.celsius().compareTo(rules().celsius(RuleKey.CHARGE_START_MOST)) >= 0;
+        Duration good = hot ? rules().duration(RuleKey.COOLING) : TEMPERATURE_GOOD_FOR;
+        return Duration.between(read.at(), now).compareTo(good) > 0 ? null : read;
+    }
+
+    /** @return whether it is too hot to be put on charge; one that has rested its cooling hours is not */
+    public Answer isTooHotToCharge() {
+        Heat known = temperature();
+        if (known != null) {
+            return Answer.of(known.celsius().compareTo(rules().celsius(RuleKey.CHARGE_START_MOST)) >= 0);
+        }
+        Instant turned = facts.charge().turned();
+        boolean rested = turned != null
+                && !isCharging()
+                && Duration.between(turned, now).compareTo(rules().duration(RuleKey.COOLING)) >= 0;
+        return rested ? Answer.NO : Answer.UNKNOWN;
+    }
+
+    /** @return whether it is above the temperature at which a charge is stopped */
+    public boolean isAboveStop() {
+        Heat known = temperature();
+        return known != null && known.celsius().compareTo(rules().celsius(RuleKey.chargeStop(model().duty()))) >= 0;
+    }
+
+    /** @return when it will be cool enough to work; null while it is not cooling */
+    public @Nullable Instant coolingUntil() {
+        if (isCharging()) {
+            return null;
+        }
+        Instant until = byCharge();
+        Heat read = temperature();
+        if (read != null && read.celsius().compareTo(rules().celsius(RuleKey.CHARGE_START_MOST)) >= 0) {
+            Instant byHeat = read.at().plus(rules().duration(RuleKey.COOLING));
+            until = until == null || byHeat.isAfter(until) ? byHeat : until;
+        }
+        return until != null && until.isAfter(now) ? until : null;
+    }
+
+    private @Nullable Instant byCharge() {
+        Instant ended = facts.charge().chargeEnded();
+        Instant worked = facts.charge().worked();
+        if (ended == null || (worked != null && worked.isAfter(ended))) {
+            return null;
+        }
+        Heat read = temperature();
+        Celsius battery = read == null || !read.at().isAfter(ended) ? null : read.celsius();
+        return Cooling.of(ended, now, battery, around.room(), rules()).readyAt();
+    }
+
+    public boolean isCooling() {
+        return coolingUntil() != null;
+    }
+
+    public Duration coolingLeft() {
+        Instant until = coolingUntil();
+        return until == null ? Duration.ZERO : Duration.between(now, until);
+    }
+
+    public Phase phase() {
+        if (isCharging()) {
+            return Phase.CHARGING;
+        } else if (isCooling()) {
+            return Phase.COOLING;
+        } else if (full().isYes()) {
+            return Phase.READY;
+        }
+        return full().isNo() ? Phase.WORKED : Phase.UNKNOWN;
+    }
+
+    /** @return when the phase began; null where nobody knows */
+    public @Nullable Instant phaseSince() {
+        OnCharge running = onCharge();
+        return switch (phase()) {
+            case CHARGING -> running == null ? null : running.since();
+            case COOLING -> facts.charge().chargeEnded();
+            case READY, WORKED -> full().since();
+            case UNKNOWN -> null;
+        };
+    }
+
+    /** @return what a round taken now is most likely to be taken on */
+    public RoundState roundState() {
+        Instant equalised = facts.charge().equalised();
+        if (!full().isYes() || isCharging()) {
+            return full().isNo() ? RoundState.IN_SERVICE : RoundState.UNKNOWN;
+        }
+        return equalised != null && equalised.equals(facts.charge().chargeEnded())
+                ? RoundState.AFTER_EQUALISE
+                : RoundState.FULL_CHARGE;
+    }
+
+    /** @return findings that are not settled, worst first */
+    public List<StandingFinding> findings() {
+        return snapshot.findings().open();
+    }
+
+    public Findings allFindings() {
+        return snapshot.findings();
+    }
+
+    public BatteryCourse course() {
+        return snapshot.course();
+    }
+
+    /** @return the lowest corrected gravity of the newest round that has one; null for none */
+    public @Nullable CorrectedGravity lowestGravity() {
+        return facts.care().gravity();
+    }
+
+    /** @return how far it reaches: the worst of what stands against it */
+    public Severity severity() {
+        Severity worst = (isCharging() && isAboveStop()) || !barePlates().isEmpty() ? Severity.STOP : Severity.FIT;
+        for (OpenDefect defect : defects()) {
+            worst = worst.worse(defect.kind().severity());
+        }
+        for (StandingFinding finding : findings()) {
+            worst = worst.worse(finding.severity());
+        }
+        return worst;
+    }
+
+    /** @return when its newest round was taken; null for never */
+    public @Nullable Instant roundAt() {
+        return facts.care().round();
+    }
+
+    /** @return what is held of the battery: every finding that stands, whichever round raised it */
+    public Verdict verdict() {
+        Verdict latest = snapshot.latest();
+        if (latest == null) {
+            return new Verdict(Severity.FIT, Message.of("verdict.never-read"), List.of(), Map.of());
+        }
+        List<Finding> standing =
+                findings().stream().map(StandingFinding::finding).toList();
+        return standing.isEmpty()
+                ? new Verdict(
+                        Severity.FIT,
+                        latest.findings().isEmpty() ? latest.sentence() : Message.of("verdict.nothing-left"),
+                        List.of(),
+                        latest.notJudged())
+                : new Verdict(standing.get(0).severity(), standing.get(0).sentence(), standing, latest.notJudged());
+    }
+
+    public Optional<StandingFinding> worst() {
+        return findings().stream().findFirst();
+    }
+}

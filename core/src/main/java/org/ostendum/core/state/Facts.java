@@ -1,0 +1,38 @@
+package org.ostendum.core.state;
+
+import org.ostendum.core.event.BatteryEvent;
+
+/**
+ * Everything that a battery's events have left behind, as of the last of them. Immutable, and enough to go on from: the fold of
+ * a beginning and then of the rest is the fold of all.
+ */
+public record Facts(ChargeFacts charge, WaterFacts water, Condition condition, Care care) {
+    public static final Facts NOTHING =
+            new Facts(ChargeFacts.NOTHING, WaterFacts.NOTHING, Condition.NOTHING, Care.NOTHING);
+
+    /** @param event not before those already folded; a round goes through {@link RoundFold} instead */
+    Facts after(BatteryEvent event, Sheet sheet) {
+        ChargeFacts now = charge.after(event, sheet);
+        return new Facts(
+                now,
+                water.after(event, new WaterFacts.Turn(charge, now), sheet),
+                condition.after(event),
+                care.after(event));
+    }
+
+    Facts with(ChargeFacts now) {
+        return new Facts(now, water, condition, care);
+    }
+
+    Facts with(WaterFacts now) {
+        return new Facts(charge, now, condition, care);
+    }
+
+    Facts with(Condition now) {
+        return new Facts(charge, water, now, care);
+    }
+
+    Facts with(Care now) {
+        return new Facts(charge, water, condition, now);
+    }
+}
