@@ -16,7 +16,7 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
-import org.ostendum.core.charge.ChargeKind;
+import org.ostendum.core.event.ChargeKind;
 import org.ostendum.core.charger.ChargerSheet;
 import org.ostendum.core.device.Address;
 import org.ostendum.core.quantity.Amperes;

@@ -55,7 +55,7 @@ final class PageBench {
             for (int size : sizes) {
                 Instant start = Instant.now();
                 house.growTo(size);
-                var judged = application.getBean(org.ostendum.web.judgement.Bench.class);
+                var judged = application.getBean(org.ostendum.web.state.Bench.class);
                 judged.statesOf(application.getBean(Batteries.class).all());
                 System.out.printf(
                         "%-10d readings: %,d, filled and judged in %d s%n",

@@ -40,7 +40,7 @@ class ArchitectureTest {
                     "org.ostendum.web.round..",
                     "org.ostendum.web.setup..",
                     "org.ostendum.web.words..",
-                    "org.ostendum.web.judgement..");
+                    "org.ostendum.web.state..");
 
     @ArchTest
     static final ArchRule drawingsKnowNoStore = noClasses()
@@ -48,7 +48,7 @@ class ArchitectureTest {
             .resideInAPackage("org.ostendum.web.draw..")
             .should()
             .dependOnClassesThat()
-            .resideInAnyPackage("org.ostendum.web.judgement..", "org.springframework..");
+            .resideInAnyPackage("org.ostendum.web.state..", "org.springframework..");
 
     /** Real equipment could take their place: what is heard of them comes over the line alone. */
     @ArchTest

@@ -17,7 +17,7 @@ import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.judge.Gravities;
 import org.ostendum.core.judge.Judge;
 import org.ostendum.core.judge.PastRound;
-import org.ostendum.core.judge.Severity;
+import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.judge.Verdict;
 import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.EventLog;

@@ -36,6 +36,11 @@ public record BatteryModel(
         this(code, kind, duty, layout, capacity, rateHours, marks, LevelMarks.USUAL);
     }
 
+    /** The same model with the level of its sheet. */
+    public BatteryModel with(LevelMarks marked) {
+        return new BatteryModel(code, kind, duty, layout, capacity, rateHours, marks, marked);
+    }
+
     public int cells() {
         return layout.cells();
     }

@@ -37,6 +37,10 @@ public final class EndOfCharge {
     private static final int READINGS = 3;
     private static final double PER_KELVIN = -4;
 
+    /** What is looked for, the strongest first. */
+    public static final List<FullSign> SIGNS =
+            List.of(FullSign.EQUAL_GRAVITIES, FullSign.STEADY_VOLTAGE, FullSign.RETURNED, FullSign.LAMP);
+
     private EndOfCharge() {}
 
     public enum Decision {

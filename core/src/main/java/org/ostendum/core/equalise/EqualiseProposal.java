@@ -2,16 +2,15 @@ package org.ostendum.core.equalise;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.List;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.CellKind;
-import org.ostendum.core.judge.Finding;
+import org.ostendum.core.battery.Duty;
 import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.rulebook.RuleKey;
-import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.state.BatteryState;
+import org.ostendum.core.state.StandingFinding;
 
 /**
  * Whether a battery is to be equalised after its next charge. Practice {@code equalise.when}: by spread, by not getting
@@ -25,27 +24,38 @@ public record EqualiseProposal(Reason reason, Message sentence) {
     }
 
     /**
-     * @param findings of the newest round
-     * @param last end of the last equalising charge; null for never
-     * @param since the battery has been here; what goes before it is not asked for
+     * By its findings, else by the calendar; where no equalising charge is on record nobody knows how long ago the last one was,
+     * and the proposal says so.
      */
-    public static Optional<EqualiseProposal> of(
-            CellKind kind, List<Finding> findings, @Nullable Instant last, Instant since, Instant now, Rules rules) {
-        if (kind != CellKind.FLOODED) {
+    public static Optional<EqualiseProposal> of(BatteryState battery) {
+        boolean never =
+                battery.model().kind() != CellKind.FLOODED || !battery.stage().isUsable();
+        if (never) {
             return Optional.empty();
         }
-        for (Finding finding : findings) {
+        for (StandingFinding finding : battery.findings()) {
             if (finding.next() == NextStep.EQUALISE) {
-                Reason reason = finding.code() == FindingCode.BATTERY_UNEVEN ? Reason.SPREAD : Reason.NOT_FULL;
-                return Optional.of(new EqualiseProposal(reason, finding.sentence()));
+                Reason reason =
+                        finding.finding().code() == FindingCode.BATTERY_UNEVEN ? Reason.SPREAD : Reason.NOT_FULL;
+                return Optional.of(
+                        new EqualiseProposal(reason, finding.finding().sentence()));
             }
         }
-        Instant from = last == null || last.isBefore(since) ? since : last;
-        long days = Duration.between(from, now).toDays();
-        long interval = rules.duration(RuleKey.EQUALISE_INTERVAL).toDays();
+        // The manual of an aircraft battery decides when it is equalised, not the calendar.
+        return battery.model().duty() == Duty.AIRCRAFT ? Optional.empty() : byCalendar(battery);
+    }
+
+    private static Optional<EqualiseProposal> byCalendar(BatteryState battery) {
+        Instant last = battery.charging().equalised();
+        int interval = (int) battery.rules().duration(RuleKey.EQUALISE_INTERVAL).toDays();
+        if (last == null) {
+            return battery.charging().charges() == 0
+                    ? Optional.empty()
+                    : Optional.of(new EqualiseProposal(Reason.CALENDAR, Message.of("equalise.unknown", interval)));
+        }
+        int days = (int) Duration.between(last, battery.asOf()).toDays();
         return days < interval
                 ? Optional.empty()
-                : Optional.of(new EqualiseProposal(
-                        Reason.CALENDAR, Message.of("equalise.calendar", (int) days, (int) interval)));
+                : Optional.of(new EqualiseProposal(Reason.CALENDAR, Message.of("equalise.calendar", days, interval)));
     }
 }

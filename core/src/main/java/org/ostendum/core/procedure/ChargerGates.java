@@ -26,7 +26,10 @@ final class ChargerGates {
         }
         List<Misfit> misfits = situation.misfits();
         if (misfits == null) {
-            return new GateOutcome.Unknown(Message.of("gate.CHARGER_FITS.unknown"));
+            // That nobody has said which charger is asked once, by the graver of the two.
+            return severity == Severity.STOP
+                    ? new GateOutcome.Unknown(Message.of("gate.CHARGER_FITS.unknown"))
+                    : GateOutcome.OPEN;
         }
         return misfits.stream()
                 .filter(m -> m.severity() == severity)

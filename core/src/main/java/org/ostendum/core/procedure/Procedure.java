@@ -55,18 +55,29 @@ public record Procedure(
 
     /** What a finished job did to the battery. */
     public enum Happening {
+        /** Filled to the mark. */
         WATER,
-        CHARGE_START,
+        /** Plates just covered, before a charge. */
+        COVER,
         CHARGE_END,
         EQUALISE_END,
-        WASH
+        WASH,
+        /** Drawn off down to the mark. */
+        DREW_OFF,
+        ACID_ADJUSTED,
+        CHARGER_CHECKED,
+        /** It went into the machine that the job was begun for. */
+        MOVED,
+        /** Its first charge is over. */
+        COMMISSIONED
     }
 
     /**
      * @param happening that the end of the job means
      * @param quantityFrom the step whose measurement is its quantity; null for none
+     * @param evidenceFrom the step whose answer says by what a charge was full, or that it was not; null for none
      */
-    public record Records(Happening happening, @Nullable String quantityFrom) {}
+    public record Records(Happening happening, @Nullable String quantityFrom, @Nullable String evidenceFrom) {}
 
     public Procedure {
         duties = Set.copyOf(duties);

@@ -55,7 +55,7 @@ public final class Run {
             case HANDED_OVER -> holder = event.value();
             case STOPPED -> stop(procedure.stop(event.about()).orElse(null));
             case FINISHED -> status = Status.FINISHED;
-            case GATE_OVERRIDDEN -> {}
+            case GATE_OVERRIDDEN, GATE_LOOKED -> {}
         }
     }
 
@@ -157,9 +157,9 @@ public final class Run {
                 continue;
             }
             switch (effect) {
-                case CURRENT_ON, CHARGE_BEGUN -> since = event.at();
-                case CURRENT_OFF -> since = null;
-                case WATERED -> {}
+                case CHARGE_BEGUN -> since = event.at();
+                case EQUALISE_ENDED -> since = null;
+                case COVERED, KIT_USED -> {}
             }
         }
         return Optional.ofNullable(since);

@@ -22,6 +22,8 @@ public record RunEvent(Instant at, String person, Kind kind, String about, Strin
         HANDED_OVER,
         STOPPED,
         GATE_OVERRIDDEN,
+        /** Somebody has looked at what no record tells, and found it right. */
+        GATE_LOOKED,
         FINISHED
     }
 }

@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param photos whether pictures can be put to it
  * @param mayBeSkipped with a reason
  * @param effect that settling it has at once; null for none
+ * @param answers the gate whose question it puts to the person: where the state knows the answer the step is left out
  * @param gate that must stand open for it, besides those before the job: a later visit; null for none
  */
 public record Step(
@@ -24,4 +25,5 @@ public record Step(
         boolean photos,
         boolean mayBeSkipped,
         @Nullable StepEffect effect,
-        @Nullable GateKey gate) {}
+        @Nullable GateKey gate,
+        @Nullable GateKey answers) {}

@@ -1,13 +1,13 @@
 package org.ostendum.core.procedure;
 
-/** What settling a step means for the battery at once, before the job is over. */
+/** What settling a step means for the battery at once, before the job is over: it stands in the ledger from that moment. */
 public enum StepEffect {
     /** Current flows from its charger. */
-    CURRENT_ON,
-    /** It is off again. */
-    CURRENT_OFF,
-    /** A charge has begun: as CURRENT_ON, and it stands in the ledger. */
     CHARGE_BEGUN,
-    /** Water was poured: as much as the step measured. */
-    WATERED
+    /** The low current is off again, after the hours that the job has measured. */
+    EQUALISE_ENDED,
+    /** Its plates were just covered with as much as the step measured. */
+    COVERED,
+    /** The room's spill kit was opened: it is not ready until somebody has checked it again. */
+    KIT_USED
 }

@@ -1,5 +1,6 @@
 package org.ostendum.core.state;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -25,6 +26,9 @@ import org.ostendum.core.measure.Round;
 public final class BatteryFold {
     /** Rounds the judge is shown beside the newest: what lies further back says little of today. */
     public static final int ROUNDS_SHOWN = 60;
+
+    /** So long before the first of those rounds the judge looks at what happened. */
+    public static final Duration LOOKED_BACK = Duration.ofDays(90);
 
     private final Sheet sheet;
     private final ZoneId zone;
@@ -126,7 +130,35 @@ public final class BatteryFold {
         List<PastRound> ofTheseCells = since.isEmpty()
                 ? List.copyOf(shown)
                 : shown.stream().map(p -> p.ofCellsSince(since)).toList();
-        return new Case(sheet.model(), sheet.rules(), zone, past, ofTheseCells, EventLog.over(log));
+        Instant first =
+                shown.isEmpty() ? past.round().takenAt() : shown.get(0).round().takenAt();
+        return new Case(
+                sheet.model(),
+                sheet.rules(),
+                zone,
+                past,
+                ofTheseCells,
+                EventLog.over(logSince(first.minus(LOOKED_BACK))));
+    }
+
+    /** The same stretch is shown whether the fold began there or long before. */
+    private List<BatteryEvent> logSince(Instant from) {
+        int low = 0;
+        int high = log.size();
+        while (low < high) {
+            int middle = (low + high) >>> 1;
+            if (log.get(middle).at().isBefore(from)) {
+                low = middle + 1;
+            } else {
+                high = middle;
+            }
+        }
+        return log.subList(low, log.size());
+    }
+
+    /** @return a round, not folded, with the reasons to doubt it */
+    public PastRound resolve(Round round) {
+        return RoundFold.resolve(round, facts, sheet);
     }
 
     /** @return a round, not folded, as it would lie before the judge now */

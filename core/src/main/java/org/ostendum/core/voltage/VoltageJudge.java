@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.electrolyte.ChargeScale;
 import org.ostendum.core.judge.Cells;
 import org.ostendum.core.judge.Evidence;
@@ -41,6 +42,15 @@ public final class VoltageJudge {
     /** @return what stands out, worst first; none for a round in order */
     public static List<Finding> judge(VoltageCase asked) {
         return new VoltageJudge(asked).findings();
+    }
+
+    /** @return mV a cell, the median of all that were read; 0 where none was */
+    public static int median(VoltageRound round, BatteryModel model) {
+        double[] perCell = round.byPlace().values().stream()
+                .mapToDouble(
+                        volts -> (double) volts.millivolts() / model.layout().cellsPerCase())
+                .toArray();
+        return perCell.length == 0 ? 0 : (int) Math.round(Robust.median(perCell));
     }
 
     /** @return state of charge by the median rest voltage */

@@ -2,27 +2,24 @@ package org.ostendum.core.water;
 
 import java.util.Map;
 import java.util.TreeMap;
-import org.ostendum.core.measure.CellReading;
-import org.ostendum.core.measure.Level;
-import org.ostendum.core.measure.Round;
+import org.ostendum.core.battery.LevelMarks;
+import org.ostendum.core.state.BatteryState;
+import org.ostendum.core.state.CellLevel;
 
-/** What single cells will take to their marks, where somebody has looked at their levels (rule of thumb for trays). */
+/** What single cells will take to their marks, where their levels are known. */
 public final class CellWater {
     private CellWater() {}
 
-    /**
-     * @param round whose levels were read since the last water
-     * @param ampHours capacity
-     * @return ml by the number of each cell that wants some
-     */
-    public static Map<Integer, Integer> toMark(Round round, double ampHours) {
+    /** @return ml by the number of each cell that wants some, in tens; from the middle of what its level may be */
+    public static Map<Integer, Integer> toMark(BatteryState battery) {
+        LevelMarks marks = battery.model().levels();
+        double perMm = marks.millilitresPerMm(battery.model().capacity().ampHours());
         Map<Integer, Integer> wanted = new TreeMap<>();
-        double whole = WaterForecast.RESERVE_PER_AH * ampHours;
-        for (CellReading reading : round.readings()) {
-            if (reading.level() == Level.EXPOSED) {
-                wanted.put(reading.cell(), tens(whole));
-            } else if (reading.level() == Level.LOW) {
-                wanted.put(reading.cell(), tens(whole * WaterForecast.USED_AT_LOW_MARK));
+        for (int cell : battery.lowCells()) {
+            CellLevel level = battery.levels().get(cell);
+            if (level != null) {
+                double middle = (Math.max(level.lowMm(), 0) + Math.max(level.highMm(), 0)) / 2;
+                wanted.put(cell, tens(perMm * (marks.markMm() - middle)));
             }
         }
         return wanted;

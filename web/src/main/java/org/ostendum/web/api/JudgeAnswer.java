@@ -1,6 +1,7 @@
 package org.ostendum.web.api;
 
 import java.math.BigDecimal;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -16,6 +17,8 @@ import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.quantity.GravityDifference;
 import org.ostendum.core.rulebook.RuleUse;
+import org.ostendum.core.state.BatteryState;
+import org.ostendum.core.state.StandingFinding;
 import org.ostendum.web.words.Words;
 
 /** A verdict as programs read it. */
@@ -36,22 +39,26 @@ record JudgeAnswer(Said verdict, List<Found> findings, Map<String, String> notJu
             Map<String, Object> evidence,
             String next,
             @Nullable Crossing forecast,
-            double confidence) {}
+            double confidence,
+            String life,
+            Instant since) {}
 
-    static JudgeAnswer of(Verdict verdict, Words words) {
+    static JudgeAnswer of(BatteryState battery, Words words) {
+        Verdict verdict = battery.verdict();
         List<Found> findings = new ArrayList<>();
-        for (Finding finding : verdict.findings()) {
-            if (finding.cells().isEmpty()) {
-                findings.add(found(finding, null, words));
+        for (StandingFinding standing : battery.findings()) {
+            if (standing.finding().cells().isEmpty()) {
+                findings.add(found(standing, null, words));
             }
-            finding.cells().numbers().forEach(cell -> findings.add(found(finding, cell, words)));
+            standing.finding().cells().numbers().forEach(cell -> findings.add(found(standing, cell, words)));
         }
         Map<String, String> notJudged = new LinkedHashMap<>();
         verdict.notJudged().forEach((question, missing) -> notJudged.put(question, words.name(missing)));
         return new JudgeAnswer(new Said(lower(verdict.severity()), words.say(verdict.sentence())), findings, notJudged);
     }
 
-    private static Found found(Finding finding, @Nullable Integer cell, Words words) {
+    private static Found found(StandingFinding standing, @Nullable Integer cell, Words words) {
+        Finding finding = standing.finding();
         return new Found(
                 finding.code().code(),
                 cell,
@@ -60,9 +67,11 @@ record JudgeAnswer(Said verdict, List<Found> findings, Map<String, String> notJu
                 words.say(finding.why()),
                 finding.rules().stream().map(JudgeAnswer::rule).toList(),
                 evidence(finding.evidence()),
-                lower(finding.next()),
+                standing.next().word(),
                 crossing(finding.forecast()),
-                finding.confidence());
+                finding.confidence(),
+                standing.life().word(),
+                standing.since());
     }
 
     private static RuleUsed rule(RuleUse use) {

@@ -1,7 +1,6 @@
 package org.ostendum.web.api;
 
 import java.time.ZoneId;
-import org.ostendum.core.judge.Judge;
 import org.ostendum.web.words.Words;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -19,6 +18,6 @@ class JudgeApi {
 
     @PostMapping(path = "/api/v1/judge", consumes = "application/json", produces = "application/json")
     JudgeAnswer judge(@RequestBody JsonNode body, Words words) {
-        return JudgeAnswer.of(Judge.judge(JudgeRequest.read(body, zone)), words);
+        return JudgeAnswer.of(JudgeRequest.read(body, zone), words);
     }
 }

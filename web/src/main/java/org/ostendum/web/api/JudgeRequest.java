@@ -8,21 +8,21 @@ import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.battery.CellKind;
+import org.ostendum.core.battery.CellLayout;
 import org.ostendum.core.battery.Duty;
 import org.ostendum.core.battery.GravityMarks;
+import org.ostendum.core.battery.LayoutText;
 import org.ostendum.core.battery.TrayPattern;
-import org.ostendum.core.judge.Case;
-import org.ostendum.core.judge.PastRound;
-import org.ostendum.core.measure.BatteryEvent;
+import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.measure.CellReading;
-import org.ostendum.core.measure.EventLog;
-import org.ostendum.core.measure.EventType;
 import org.ostendum.core.measure.Level;
 import org.ostendum.core.measure.ReadingNote;
-import org.ostendum.core.measure.Reliability;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.quantity.AmpHours;
@@ -31,6 +31,10 @@ import org.ostendum.core.quantity.SpecificGravity;
 import org.ostendum.core.quantity.Volts;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.state.BatteryFold;
+import org.ostendum.core.state.BatteryState;
+import org.ostendum.core.state.Sheet;
+import org.ostendum.core.state.Surroundings;
 import org.springframework.http.HttpStatus;
 import tools.jackson.databind.JsonNode;
 
@@ -55,27 +59,24 @@ final class JudgeRequest {
     }
 
     /** @throws ApiProblem for what does not fit */
-    static Case read(JsonNode body, ZoneId zone) {
+    static BatteryState read(JsonNode body, ZoneId zone) {
         return new JudgeRequest(body).battery(zone);
     }
 
-    private Case battery(ZoneId zone) {
+    private BatteryState battery(ZoneId zone) {
         Instant asOf = body.has("asOf") ? body.time("asOf") : Instant.MAX;
-        EventLog events = new EventLog(body.list("events", MOST_EVENTS).stream()
-                .map(this::event)
-                .filter(e -> !e.at().isAfter(asOf))
-                .toList());
-        List<PastRound> rounds = body.list("rounds", MOST_ROUNDS).stream()
-                .map(this::round)
-                .filter(r -> !r.takenAt().isAfter(asOf))
-                .sorted(Comparator.comparing(Round::takenAt))
-                .map(r -> new PastRound(r, Reliability.doubts(r, events.happenings(r.takenAt()), rules)))
-                .toList();
-        if (rounds.isEmpty()) {
+        List<BatteryEvent> events = new ArrayList<>();
+        body.list("events", MOST_EVENTS).forEach(event -> events.add(event(event)));
+        List<Round> rounds =
+                body.list("rounds", MOST_ROUNDS).stream().map(this::round).toList();
+        rounds.forEach(round -> events.add(new BatteryEvent.RoundTaken(round)));
+        events.removeIf(event -> event.at().isAfter(asOf));
+        if (events.stream().noneMatch(BatteryEvent.RoundTaken.class::isInstance)) {
             throw body.bad("rounds", "at least one round taken up to asOf");
         }
-        int last = rounds.size() - 1;
-        return new Case(model, rules, zone, rounds.get(last), rounds.subList(0, last), events);
+        BatteryFold fold = BatteryFold.of(new Sheet(model, rules), zone, events);
+        Instant last = Objects.requireNonNull(fold.snapshot().upTo());
+        return fold.at(asOf.equals(Instant.MAX) ? last : asOf, Surroundings.NOTHING);
     }
 
     private static BatteryModel model(Members model) {
@@ -85,10 +86,25 @@ final class JudgeRequest {
                 "asked",
                 model.choice("kind", CellKind.class, CellKind.FLOODED),
                 duty,
-                TrayPattern.ROWS_FROM_LEFT.layout(1, cells),
+                layout(model, cells),
                 AmpHours.of(model.number("capacityAh", 1, 5000)),
                 model.has("rateHours") ? model.number("rateHours", 0.1, 120) : 6,
                 marks(model, duty));
+    }
+
+    /** Cells in one row, or in blocks one after the other, so that a tap shows. */
+    private static CellLayout layout(Members model, int cells) {
+        int perBlock = model.has("cellsPerBlock") ? model.whole("cellsPerBlock", 1, 6) : 1;
+        if (cells % perBlock != 0) {
+            throw model.bad("cellsPerBlock", "a part of " + cells + " cells without a rest");
+        }
+        if (perBlock == 1) {
+            return TrayPattern.ROWS_FROM_LEFT.layout(1, cells);
+        }
+        String blocks = IntStream.rangeClosed(1, cells / perBlock)
+                .mapToObj(block -> block + ">")
+                .collect(Collectors.joining(" "));
+        return LayoutText.parse(blocks, perBlock);
     }
 
     private static GravityMarks marks(Members model, Duty duty) {
@@ -152,11 +168,11 @@ final class JudgeRequest {
                 cell.whole("cell", 1, model.cells()),
                 cell.has("sg") ? SpecificGravity.ofPoints(points(cell, "sg")) : null,
                 false,
-                false,
+                cell.flag("confirmed"),
                 celsius(cell.numberIfGiven("temperatureC", -40, 80)),
                 volts == null ? null : Volts.of(volts),
                 cell.flag("onCharge"),
-                level == null ? null : Level.ofMillimetres(level),
+                level == null ? null : Level.ofMillimetres(level, model.levels()),
                 note.colour());
     }
 
@@ -165,12 +181,6 @@ final class JudgeRequest {
     }
 
     private BatteryEvent event(Members event) {
-        EventType type = EventType.ofWord(event.text("type"))
-                .orElseThrow(() -> event.bad("type", "one of " + EventType.words()));
-        return new BatteryEvent(
-                event.time("at"),
-                type,
-                event.has("quantity") ? event.number("quantity", -60, 1_000_000) : 0,
-                event.has("cell") ? (Integer) event.whole("cell", 1, model.cells()) : null);
+        return EventMembers.read(event, model.cells());
     }
 }

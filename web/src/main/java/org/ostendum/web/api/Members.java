@@ -101,6 +101,20 @@ final class Members {
         return value.asString("");
     }
 
+    /** @return the texts of an array, none where it is missing */
+    List<String> texts(String name, int most) {
+        JsonNode array = node.path(name);
+        if (!has(name)) {
+            return List.of();
+        }
+        boolean isTexts =
+                array.isArray() && array.size() <= most && array.valueStream().allMatch(JsonNode::isString);
+        if (!isTexts) {
+            throw bad(at(name), array, "an array of at most " + most + " texts");
+        }
+        return array.valueStream().map(JsonNode::asString).toList();
+    }
+
     Instant time(String name) {
         try {
             return OffsetDateTime.parse(text(name)).toInstant();

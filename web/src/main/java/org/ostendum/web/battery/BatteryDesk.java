@@ -5,7 +5,6 @@ import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.charge.ChargeState;
 import org.ostendum.core.electrolyte.TemperatureCorrection;
 import org.ostendum.core.judge.DatedGravities;
 import org.ostendum.core.judge.Forecast;
@@ -20,19 +19,17 @@ import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.next.NextThing;
 import org.ostendum.core.next.NextThings;
 import org.ostendum.core.quantity.Celsius;
-import org.ostendum.core.quantity.StateOfCharge;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.state.BatteryState;
 import org.ostendum.web.draw.BatteryDrawing;
 import org.ostendum.web.draw.BatteryPlotter;
 import org.ostendum.web.draw.TrendDrawing;
 import org.ostendum.web.draw.TrendPlotter;
-import org.ostendum.web.judgement.Bench;
 import org.ostendum.web.ledger.LedgerLine;
+import org.ostendum.web.state.BatteryStates;
 import org.ostendum.web.store.Battery;
-import org.ostendum.web.store.BatteryState;
 import org.ostendum.web.store.ClosedRound;
-import org.ostendum.web.store.EntryKind;
 import org.ostendum.web.store.Ledger;
 import org.ostendum.web.store.OpenRound;
 import org.ostendum.web.store.OpenRounds;
@@ -52,14 +49,14 @@ class BatteryDesk {
 
     private static final int LINES_TOLD = 12;
 
-    private final Bench bench;
+    private final BatteryStates batteryStates;
     private final Rounds rounds;
     private final OpenRounds openRounds;
     private final Ledger ledger;
     private final ZoneId zone;
 
-    BatteryDesk(Bench bench, Rounds rounds, OpenRounds openRounds, Ledger ledger, ZoneId zone) {
-        this.bench = bench;
+    BatteryDesk(BatteryStates batteryStates, Rounds rounds, OpenRounds openRounds, Ledger ledger, ZoneId zone) {
+        this.batteryStates = batteryStates;
         this.rounds = rounds;
         this.openRounds = openRounds;
         this.ledger = ledger;
@@ -71,7 +68,6 @@ class BatteryDesk {
      *
      * @param last the newest round on record, null for none
      * @param trend null where no gravity is on record
-     * @param charge state of charge by the newest round's gravity, null where that says nothing about now
      * @param open a round being taken, null for none
      * @param cycles as far as they are on record
      */
@@ -81,11 +77,9 @@ class BatteryDesk {
             List<CellFigure> cells,
             @Nullable ClosedRound last,
             BatteryState state,
-            ChargeState chargeState,
             List<NextThing> things,
             Rules rules,
             @Nullable TrendDrawing trend,
-            @Nullable StateOfCharge charge,
             @Nullable OpenRound open,
             List<LedgerLine> lines,
             Cycles cycles,
@@ -111,6 +105,10 @@ class BatteryDesk {
 
         public int cyclesDone() {
             return cycles.done(battery.inServiceOn(), today);
+        }
+
+        public BatteryState.Phase phase() {
+            return state.phase();
         }
 
         /** Cells held to be beyond anything but a repair. */
@@ -142,17 +140,29 @@ class BatteryDesk {
             return rules.temperatureCorrection().reference();
         }
 
-        /** What is to be written down once the first job is done; null where that job is a reading or a repair. */
-        public @Nullable EntryKind firstToLog() {
-            return things.isEmpty()
-                    ? null
-                    : switch (things.get(0).step()) {
-                        case CHARGE -> EntryKind.CHARGE_END;
-                        case EQUALISE -> EntryKind.EQUALISE_END;
-                        case WATER, COVER_PLATES -> EntryKind.WATER;
-                        case WASH -> EntryKind.WASH;
-                        default -> null;
-                    };
+        /** @return the first thing for which there is a job; null for none */
+        public @Nullable NextThing firstJob() {
+            return things.stream()
+                    .filter(thing -> thing.procedure() != null)
+                    .findFirst()
+                    .orElse(null);
+        }
+
+        /** @return the page on which a thing is done on this battery; null where none does it */
+        public @Nullable String jobAt(NextThing thing) {
+            String procedure = thing.procedure();
+            if (procedure == null) {
+                return thing.step() == NextStep.RIGHT_DEFECT ? "/jobs" : null;
+            }
+            String at = "/batteries/" + battery.code();
+            return switch (procedure) {
+                case "round", "volts" -> at + "/" + procedure;
+                default -> at + "/jobs/" + procedure;
+            };
+        }
+
+        public List<String> stateWords(Words words) {
+            return StateWords.of(state, words);
         }
 
         public int minutesForRound() {
@@ -165,16 +175,19 @@ class BatteryDesk {
     }
 
     BatteryView view(Battery battery, Words words) {
-        Rulebook book = bench.rulebook();
+        Rulebook book = batteryStates.rulebook();
         Rules rules = book.rulesFor(battery.type().id());
-        BatteryState state =
-                bench.statesOf(List.of(battery), book).values().iterator().next();
+        BatteryState state = batteryStates
+                .statesOf(List.of(battery), book)
+                .values()
+                .iterator()
+                .next();
         List<ClosedRound> history = rounds.history(battery.id(), ROUNDS_PLOTTED);
         @Nullable ClosedRound last = history.isEmpty() ? null : history.get(history.size() - 1);
         BatteryDrawing drawing = BatteryPlotter.plot(
                 battery.type().model().layout(), battery.type().cablesLeft(), DRAWN_WIDTH, DRAWN_HEIGHT);
         Round round = last == null
-                ? new Round(bench.instant(), RoundState.UNKNOWN, null, List.of())
+                ? new Round(batteryStates.instant(), RoundState.UNKNOWN, null, List.of())
                 : last.past().round();
         TemperatureCorrection correction = rules.temperatureCorrection();
         return new BatteryView(
@@ -183,17 +196,15 @@ class BatteryDesk {
                 CellFigures.corrected(drawing, round, correction, state.verdict(), words),
                 last,
                 state,
-                ChargeState.of(state.happenings(), bench.instant(), rules),
-                NextThings.of(bench.now(battery, state, book), bench.instant()),
+                NextThings.of(battery.code(), state),
                 rules,
                 trend(battery, history, correction, state.verdict(), words),
-                last == null ? null : charge(battery, round, correction),
                 openRounds.of(battery.id()).orElse(null),
                 ledger.ofBattery(battery.id(), null, LINES_TOLD).stream()
                         .map(entry -> LedgerLine.of(entry, words))
                         .toList(),
                 ledger.cycles(battery.id(), zone),
-                LocalDate.ofInstant(bench.instant(), zone));
+                LocalDate.ofInstant(batteryStates.instant(), zone));
     }
 
     private @Nullable TrendDrawing trend(
@@ -219,12 +230,5 @@ class BatteryDesk {
                         zone,
                         DRAWN_WIDTH,
                         TREND_HEIGHT);
-    }
-
-    private static @Nullable StateOfCharge charge(Battery battery, Round round, TemperatureCorrection correction) {
-        Gravities gravities = Gravities.of(round, correction);
-        return gravities.isEmpty()
-                ? null
-                : battery.type().model().marks().scale().of(gravities.median());
     }
 }

@@ -1,7 +1,5 @@
 package org.ostendum.web.charging;
 
-import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -9,21 +7,24 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.charge.ChargeSample;
 import org.ostendum.core.charge.EndOfCharge;
+import org.ostendum.core.event.BatteryEvent;
+import org.ostendum.core.event.BatteryEvent.ChargeEnded;
+import org.ostendum.core.event.Ending;
 import org.ostendum.core.measure.GravityEntry;
+import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.SpecificGravity;
 import org.ostendum.core.quantity.Volts;
 import org.ostendum.web.charging.ChargeDesk.ChargeView;
-import org.ostendum.web.judgement.Logbook;
 import org.ostendum.web.page.Faults;
 import org.ostendum.web.page.NotFound;
 import org.ostendum.web.page.TypedForm;
+import org.ostendum.web.state.BatteryRecord;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.ChargeReadings;
-import org.ostendum.web.store.EntryKind;
-import org.ostendum.web.store.NewEntry;
+import org.ostendum.web.store.LedgerEvents;
 import org.ostendum.web.store.Person;
 import org.ostendum.web.words.Measures;
 import org.ostendum.web.words.Words;
@@ -45,13 +46,13 @@ class ChargeController {
     private final Batteries batteries;
     private final ChargeDesk desk;
     private final ChargeReadings readings;
-    private final Logbook logbook;
+    private final BatteryRecord batteryRecord;
 
-    ChargeController(Batteries batteries, ChargeDesk desk, ChargeReadings readings, Logbook logbook) {
+    ChargeController(Batteries batteries, ChargeDesk desk, ChargeReadings readings, BatteryRecord batteryRecord) {
         this.batteries = batteries;
         this.desk = desk;
         this.readings = readings;
-        this.logbook = logbook;
+        this.batteryRecord = batteryRecord;
     }
 
     @GetMapping("/batteries/{code}/charge")
@@ -65,7 +66,7 @@ class ChargeController {
         page.addAttribute(
                 "view", desk.view(battery, !form.get("lamp").isEmpty()).orElse(null));
         page.addAttribute("months", desk.months(battery));
-        page.addAttribute("signs", EndOfCharge.Sign.values());
+        page.addAttribute("signs", EndOfCharge.SIGNS);
         page.addAttribute("form", form);
         page.addAttribute("faults", form.faults());
         page.addAttribute("celsius", Measures.of(words.person()).unit("°C"));
@@ -105,6 +106,10 @@ class ChargeController {
         }
         if (pilot != null && celsius != null) {
             readings.addPilot(battery.id(), new ChargeReadings.PilotReading(words.now(), pilot, celsius), person.id());
+        }
+        if (celsius != null) {
+            BatteryEvent warm = new BatteryEvent.TemperatureRead(words.now(), celsius);
+            batteryRecord.record(battery, List.of(LedgerEvents.entry(warm, person.id(), "")));
         }
         flash.addFlashAttribute("told", words.text("charge.read"));
         return "redirect:/batteries/" + battery.code() + "/charge";
@@ -168,17 +173,14 @@ class ChargeController {
             return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(battery, form, words, page), page);
         }
         @Nullable
-        BigDecimal ampHours = view.returned() <= 0
-                ? null
-                : BigDecimal.valueOf(view.returned()).setScale(1, RoundingMode.HALF_UP);
-        logbook.write(
-                battery,
-                List.of(NewEntry.of(
-                        EntryKind.CHARGE_END,
-                        view.doneAt(words.now()),
-                        person.id(),
-                        ampHours,
-                        told(view, reason, words))));
+        AmpHours ampHours = view.returned() <= 0 ? null : AmpHours.of(Math.min(AmpHours.MOST, view.returned()));
+        boolean full = view.verdict().decision() == EndOfCharge.Decision.FULL;
+        Ending ending = full
+                ? Ending.FULL
+                : view.verdict().decision() == EndOfCharge.Decision.STOP ? Ending.STOPPED : Ending.ENDED_EARLY;
+        ChargeEnded ended =
+                new ChargeEnded(view.doneAt(words.now()), ending, view.verdict().signs(), ampHours);
+        batteryRecord.record(battery, List.of(LedgerEvents.entry(ended, person.id(), told(view, reason, words))));
         flash.addFlashAttribute("told", words.text("charge.ended", battery.code()));
         return "redirect:/charging";
     }

@@ -15,14 +15,14 @@ import org.ostendum.core.charge.ChargeSums;
 import org.ostendum.core.charge.EndOfCharge;
 import org.ostendum.core.charge.PastCharges;
 import org.ostendum.core.device.ChargerStatus;
-import org.ostendum.core.measure.Happenings;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.state.BatteryState;
 import org.ostendum.web.devices.Hearings;
 import org.ostendum.web.draw.ChargeCurve;
 import org.ostendum.web.draw.ChargePlotter;
-import org.ostendum.web.judgement.Bench;
+import org.ostendum.web.state.BatteryStates;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.ChargeReadings;
 import org.ostendum.web.store.ChargeReadings.PilotReading;
@@ -45,15 +45,21 @@ class ChargeDesk {
 
     private static final double HEIGHT = 420;
 
-    private final Bench bench;
+    private final BatteryStates batteryStates;
     private final Ledger ledger;
     private final ChargeReadings readings;
     private final ChargeRuns runs;
     private final Hearings hearings;
     private final ZoneId zone;
 
-    ChargeDesk(Bench bench, Ledger ledger, ChargeReadings readings, ChargeRuns runs, Hearings hearings, ZoneId zone) {
-        this.bench = bench;
+    ChargeDesk(
+            BatteryStates batteryStates,
+            Ledger ledger,
+            ChargeReadings readings,
+            ChargeRuns runs,
+            Hearings hearings,
+            ZoneId zone) {
+        this.batteryStates = batteryStates;
         this.ledger = ledger;
         this.readings = readings;
         this.runs = runs;
@@ -103,27 +109,28 @@ class ChargeDesk {
 
     /** @return a year of the battery's charges by month, the newest first */
     List<ChargeHistory.Month> months(Battery battery) {
-        Instant now = bench.instant();
-        return ChargeHistory.of(ledger.chargeLines(battery.id(), now.minus(YEAR)), now, zone);
+        Instant now = batteryStates.instant();
+        return ChargeHistory.of(ledger.charges(battery.id(), now.minus(YEAR)), now, zone);
     }
 
     /** @param lamp whether the charger's lamp says that it is done */
     Optional<ChargeView> view(Battery battery, boolean lamp) {
-        Happenings happened = bench.stateOf(battery).happenings();
+        BatteryState state = batteryStates.stateOf(battery);
         @Nullable ChargeRun run = runs.openOf(battery.id()).orElse(null);
-        @Nullable Instant since = run == null ? happened.chargeStart() : run.begunAt();
+        PastCharges past = PastCharges.of(
+                ledger.charges(battery.id(), batteryStates.instant().minus(LOOKED_BACK)));
+        @Nullable Instant since = since(run, state, past);
         if (since == null) {
             return Optional.empty();
         }
-        boolean running = run != null || happened.isCharging();
-        @Nullable Instant end = running ? null : happened.filled();
+        boolean running = run != null || state.isCharging();
+        @Nullable Instant end = running ? null : state.charging().chargeEnded();
         List<ChargeSample> samples = readings.samples(battery.id(), since, end == null ? since.plus(LONGEST) : end);
-        Rules rules = bench.rulesFor(battery);
+        Rules rules = batteryStates.rulesFor(battery);
         List<EndOfCharge.Pilot> pilots =
-                readings.pilots(battery.id(), since, end == null ? bench.instant() : end).stream()
+                readings.pilots(battery.id(), since, end == null ? batteryStates.instant() : end).stream()
                         .map(p -> pilot(p, rules))
                         .toList();
-        PastCharges past = ledger.charges(battery.id(), since.minus(LOOKED_BACK));
         @Nullable Double taken = running ? past.taken() : null;
         BatteryModel model = battery.type().model();
         boolean lit = lamp || (run != null && run.meter().lampAt() != null);
@@ -144,6 +151,18 @@ class ChargeDesk {
                         ? null
                         : hearings.charger(run.chargerId()).orElse(null),
                 known.samples().isEmpty() ? null : curve(battery, since, known.samples(), taken, past)));
+    }
+
+    /** The charge under way, else the last one that is on record from its beginning to its end. */
+    private static @Nullable Instant since(@Nullable ChargeRun run, BatteryState state, PastCharges past) {
+        var charge = state.onCharge();
+        if (run != null) {
+            return run.begunAt();
+        } else if (charge != null) {
+            return charge.since();
+        }
+        List<PastCharges.Span> spans = past.spans();
+        return spans.isEmpty() ? null : spans.get(spans.size() - 1).from();
     }
 
     private static EndOfCharge.Pilot pilot(PilotReading reading, Rules rules) {

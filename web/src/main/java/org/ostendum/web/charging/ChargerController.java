@@ -8,8 +8,8 @@ import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.charge.Tariff;
 import org.ostendum.web.devices.Hearings;
-import org.ostendum.web.judgement.Bench;
 import org.ostendum.web.page.NotFound;
+import org.ostendum.web.state.BatteryStates;
 import org.ostendum.web.store.ChargeRun;
 import org.ostendum.web.store.ChargeRuns;
 import org.ostendum.web.store.ChargerHappenings;
@@ -32,7 +32,7 @@ class ChargerController {
     private final ChargerHappenings happenings;
     private final Hearings hearings;
     private final ChargerMatches matches;
-    private final Bench bench;
+    private final BatteryStates batteryStates;
     private final ZoneId zone;
 
     ChargerController(
@@ -41,14 +41,14 @@ class ChargerController {
             ChargerHappenings happenings,
             Hearings hearings,
             ChargerMatches matches,
-            Bench bench,
+            BatteryStates batteryStates,
             ZoneId zone) {
         this.rooms = rooms;
         this.runs = runs;
         this.happenings = happenings;
         this.hearings = hearings;
         this.matches = matches;
-        this.bench = bench;
+        this.batteryStates = batteryStates;
         this.zone = zone;
     }
 
@@ -65,8 +65,8 @@ class ChargerController {
                 .filter(c -> c.code().equals(code))
                 .findFirst()
                 .orElseThrow(() -> new NotFound("charger " + code));
-        Instant now = bench.instant();
-        Tariff tariff = Tariff.of(bench.rulesFor(null), zone);
+        Instant now = batteryStates.instant();
+        Tariff tariff = Tariff.of(batteryStates.rulesFor(null), zone);
         List<RunLine> lines = runs.ofCharger(charger.id(), now.minus(YEAR)).stream()
                 .map(run -> line(run, tariff, now))
                 .toList();

@@ -1,29 +1,27 @@
 package org.ostendum.web.charging;
 
 import java.time.Duration;
-import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
-import org.ostendum.core.charge.ChargeKind;
-import org.ostendum.core.charge.ChargeState;
 import org.ostendum.core.charge.TimeToFull;
 import org.ostendum.core.charger.ChargerMatch;
 import org.ostendum.core.charger.ChargerMatch.Surroundings;
 import org.ostendum.core.charger.Misfit;
 import org.ostendum.core.device.TagStatus;
+import org.ostendum.core.event.ChargeKind;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.state.BatteryState;
 import org.ostendum.web.charging.ChargingView.Running;
 import org.ostendum.web.devices.Hearings;
 import org.ostendum.web.devices.RunBook;
-import org.ostendum.web.judgement.Bench;
+import org.ostendum.web.state.BatteryStates;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Battery;
-import org.ostendum.web.store.BatteryState;
 import org.ostendum.web.store.RoomPlan;
 import org.ostendum.web.store.Rooms;
 import org.ostendum.web.store.Rulebook;
@@ -37,15 +35,21 @@ public class ChargerMatches {
     private final RoomGas gas;
     private final Rooms rooms;
     private final Hearings hearings;
-    private final Bench bench;
+    private final BatteryStates batteryStates;
 
-    ChargerMatches(Batteries batteries, OnCharge onCharge, RoomGas gas, Rooms rooms, Hearings hearings, Bench bench) {
+    ChargerMatches(
+            Batteries batteries,
+            OnCharge onCharge,
+            RoomGas gas,
+            Rooms rooms,
+            Hearings hearings,
+            BatteryStates batteryStates) {
         this.batteries = batteries;
         this.onCharge = onCharge;
         this.gas = gas;
         this.rooms = rooms;
         this.hearings = hearings;
-        this.bench = bench;
+        this.batteryStates = batteryStates;
     }
 
     /** A charger beside a battery, and what does not fit. */
@@ -81,14 +85,13 @@ public class ChargerMatches {
     /** @return batteries that have worked since their last charge and go with this charger by the sheets */
     List<Battery> waitingFor(RoomPlan.Charger charger) {
         List<Battery> all = batteries.all();
-        Rulebook book = bench.rulebook();
-        Map<Long, BatteryState> states = bench.statesOf(all, book);
-        Instant now = bench.instant();
+        Rulebook book = batteryStates.rulebook();
+        Map<Long, BatteryState> states = batteryStates.statesOf(all, book);
         return all.stream()
                 .filter(b -> {
                     Rules rules = book.rulesFor(b.type().id());
                     BatteryState state = Objects.requireNonNull(states.get(b.id()));
-                    return ChargeState.of(state.happenings(), now, rules).phase() == ChargeState.Phase.WORKED
+                    return state.phase() == BatteryState.Phase.WORKED
                             && ofPlates(charger, b, rules).isEmpty();
                 })
                 .toList();
@@ -97,7 +100,7 @@ public class ChargerMatches {
     /** @return every charger of the house beside this battery, those that fit first */
     public List<Match> all(Battery battery, ChargeKind wanted) {
         List<Running> running = onCharge.now();
-        Rules rules = bench.rulesFor(battery);
+        Rules rules = batteryStates.rulesFor(battery);
         BatteryModel model = battery.type().model();
         @Nullable Double left = kilowattsLeft(running);
         double hydrogen = gas.with(running, model, whole(battery)).most();
@@ -131,7 +134,7 @@ public class ChargerMatches {
 
     /** What runs is taken at the full current of its charger: it may begin again at any moment. */
     private @Nullable Double kilowattsLeft(List<Running> running) {
-        Rules site = bench.rulesFor(null);
+        Rules site = batteryStates.rulesFor(null);
         double limit = site.value(RuleKey.SITE_POWER).doubleValue();
         if (limit == 0) {
             return null;

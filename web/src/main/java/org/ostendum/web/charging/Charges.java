@@ -4,12 +4,12 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.charge.ChargeKind;
 import org.ostendum.core.equalise.LowCurrent;
+import org.ostendum.core.event.ChargeKind;
 import org.ostendum.web.devices.CurrentOff;
 import org.ostendum.web.devices.CurrentOn;
-import org.ostendum.web.judgement.Bench;
-import org.ostendum.web.judgement.Written;
+import org.ostendum.web.state.BatteryStates;
+import org.ostendum.web.state.Written;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.ChargeRun;
 import org.ostendum.web.store.ChargeRuns;
@@ -25,14 +25,14 @@ import org.springframework.stereotype.Service;
 public class Charges {
     private final ChargeRuns runs;
     private final Rooms rooms;
-    private final Bench bench;
+    private final BatteryStates batteryStates;
     private final Clock clock;
     private final ApplicationEventPublisher events;
 
-    Charges(ChargeRuns runs, Rooms rooms, Bench bench, Clock clock, ApplicationEventPublisher events) {
+    Charges(ChargeRuns runs, Rooms rooms, BatteryStates batteryStates, Clock clock, ApplicationEventPublisher events) {
         this.runs = runs;
         this.rooms = rooms;
-        this.bench = bench;
+        this.batteryStates = batteryStates;
         this.clock = clock;
         this.events = events;
     }
@@ -41,7 +41,7 @@ public class Charges {
     @EventListener
     void written(Written written) {
         for (NewEntry entry : written.entries()) {
-            if (entry.kind() == EntryKind.CHARGE_END) {
+            if (entry.kind() == EntryKind.CHARGE_END || entry.kind() == EntryKind.DISCHARGE) {
                 end(written.battery(), entry.happenedAt());
             } else if (entry.kind() == EntryKind.CHARGE_START
                     && runs.openOf(written.battery().id()).isEmpty()) {
@@ -71,7 +71,7 @@ public class Charges {
     private @Nullable LowCurrent lowCurrent(Battery battery, ChargeKind kind) {
         return switch (kind) {
             case EQUALISE -> LowCurrent.toEqualise(battery.type().model());
-            case SULFATED -> LowCurrent.againstSulfate(battery.type().model(), bench.rulesFor(battery));
+            case SULFATED -> LowCurrent.againstSulfate(battery.type().model(), batteryStates.rulesFor(battery));
             default -> null;
         };
     }

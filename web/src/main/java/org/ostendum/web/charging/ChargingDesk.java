@@ -1,6 +1,5 @@
 package org.ostendum.web.charging;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -10,28 +9,23 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.TreeMap;
-import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
-import org.ostendum.core.charge.ChargeState;
-import org.ostendum.core.device.AirStatus;
-import org.ostendum.core.device.TagStatus;
 import org.ostendum.core.equalise.EqualiseProposal;
 import org.ostendum.core.gas.GasBudget;
-import org.ostendum.core.judge.Severity;
-import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.rulebook.RuleKey;
-import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.rulebook.Severity;
+import org.ostendum.core.state.BatteryState;
+import org.ostendum.core.state.Heat;
+import org.ostendum.core.state.Stage;
 import org.ostendum.web.charging.ChargingView.CoolingLine;
 import org.ostendum.web.charging.ChargingView.EqualiseLine;
 import org.ostendum.web.charging.ChargingView.ReadyLine;
 import org.ostendum.web.charging.ChargingView.Running;
-import org.ostendum.web.devices.Hearings;
 import org.ostendum.web.draw.GasDrawing;
 import org.ostendum.web.draw.GasPlotter;
-import org.ostendum.web.judgement.Bench;
+import org.ostendum.web.state.BatteryStates;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Battery;
-import org.ostendum.web.store.BatteryState;
 import org.ostendum.web.store.Rulebook;
 import org.springframework.stereotype.Service;
 
@@ -40,31 +34,27 @@ import org.springframework.stereotype.Service;
 class ChargingDesk {
     static final double DRAWN_WIDTH = 840;
     private static final double DRAWN_HEIGHT = 240;
-    private static final Duration LEARNED_FROM = Duration.ofDays(120);
 
     private final Batteries batteries;
-    private final Bench bench;
+    private final BatteryStates batteryStates;
     private final OnCharge onCharge;
     private final RoomGas gas;
-    private final Hearings hearings;
     private final ZoneId zone;
 
-    ChargingDesk(Batteries batteries, Bench bench, OnCharge onCharge, RoomGas gas, Hearings hearings, ZoneId zone) {
+    ChargingDesk(Batteries batteries, BatteryStates batteryStates, OnCharge onCharge, RoomGas gas, ZoneId zone) {
         this.batteries = batteries;
-        this.bench = bench;
+        this.batteryStates = batteryStates;
         this.onCharge = onCharge;
         this.gas = gas;
-        this.hearings = hearings;
         this.zone = zone;
     }
 
-    /** Each battery with its state and where it stands between charge and work. */
-    private record Line(Battery battery, BatteryState state, Rules rules, ChargeState charge) {}
+    /** Each battery with its state. */
+    private record Line(Battery battery, BatteryState state) {}
 
     /** @param fanOff whether the gas is to be foreseen without the fan */
     ChargingView view(boolean fanOff) {
-        Instant now = bench.instant();
-        List<Line> lines = lines(now);
+        List<Line> lines = lines();
         Map<Long, BatteryState> states = new HashMap<>();
         lines.forEach(line -> states.put(line.battery().id(), line.state()));
         List<Running> running = onCharge.now(lines.stream().map(Line::battery).toList(), states);
@@ -72,9 +62,9 @@ class ChargingDesk {
         double alarm = percent(RuleKey.HYDROGEN_ALARM);
         return new ChargingView(
                 running,
-                cooling(lines, now),
+                cooling(lines),
                 ready(lines),
-                equalise(lines, now),
+                equalise(lines),
                 ahead.moments().isEmpty() ? null : drawing(ahead.moments(), running, alarm),
                 GasBudget.reaches(ahead.moments(), alarm).orElse(null),
                 100 * ahead.most(),
@@ -87,25 +77,15 @@ class ChargingDesk {
     }
 
     private double percent(RuleKey rule) {
-        return bench.rulebook().siteRules().value(rule).doubleValue() / 100;
+        return batteryStates.rulebook().siteRules().value(rule).doubleValue() / 100;
     }
 
-    private List<Line> lines(Instant now) {
+    private List<Line> lines() {
         List<Battery> all = batteries.all();
-        Rulebook book = bench.rulebook();
-        Map<Long, BatteryState> states = bench.statesOf(all, book);
-        AirStatus air = gas.measured();
-        @Nullable Celsius room = air == null ? null : air.celsius();
+        Rulebook book = batteryStates.rulebook();
+        Map<Long, BatteryState> states = batteryStates.statesOf(all, book);
         return all.stream()
-                .map(battery -> {
-                    BatteryState state = Objects.requireNonNull(states.get(battery.id()));
-                    Rules rules = book.rulesFor(battery.type().id());
-                    return new Line(
-                            battery,
-                            state,
-                            rules,
-                            ChargeState.of(state.happenings(), now, rules, celsius(battery), room));
-                })
+                .map(battery -> new Line(battery, Objects.requireNonNull(states.get(battery.id()))))
                 .toList();
     }
 
@@ -114,38 +94,41 @@ class ChargingDesk {
         return GasPlotter.plot(moments, names, alarm, percent(RuleKey.HYDROGEN_STOP), zone, DRAWN_WIDTH, DRAWN_HEIGHT);
     }
 
-    private List<CoolingLine> cooling(List<Line> lines, Instant now) {
+    private List<CoolingLine> cooling(List<Line> lines) {
         List<CoolingLine> cooling = new ArrayList<>();
         for (Line line : lines) {
-            Instant end = line.charge().since();
-            if (line.charge().phase() == ChargeState.Phase.COOLING && end != null) {
-                Duration left = line.charge().left();
-                cooling.add(new CoolingLine(line.battery(), end, now.plus(left), left, celsius(line.battery())));
+            BatteryState state = line.state();
+            Instant until = state.coolingUntil();
+            if (until != null) {
+                Heat heat = state.temperature();
+                cooling.add(new CoolingLine(
+                        line.battery(),
+                        state.phaseSince(),
+                        until,
+                        state.coolingLeft(),
+                        heat == null ? null : heat.celsius()));
             }
         }
         cooling.sort(Comparator.comparing(CoolingLine::readyAt));
         return cooling;
     }
 
-    private @Nullable Celsius celsius(Battery battery) {
-        return hearings.tag(battery.id()).map(TagStatus::celsius).orElse(null);
-    }
-
     private static boolean isReady(Line line) {
-        return line.charge().phase() == ChargeState.Phase.READY
+        return line.state().phase() == BatteryState.Phase.READY
                 && line.battery().slotId() != null;
     }
 
     /** Whether nothing has to be done before it works. */
     private static boolean isFit(Line line) {
-        return line.state().verdict().severity().compareTo(Severity.ACT) < 0;
+        return line.state().severity().compareTo(Severity.ACT) < 0
+                && line.state().stage() == Stage.IN_SERVICE;
     }
 
     /** First in, first out: what has waited longest goes first, for each voltage and duty. */
     private static Map<String, List<ReadyLine>> ready(List<Line> lines) {
         Map<String, List<ReadyLine>> byKind = new TreeMap<>();
         for (Line line : lines) {
-            Instant since = line.charge().since();
+            Instant since = line.state().phaseSince();
             if (isReady(line) && isFit(line) && since != null) {
                 BatteryModel model = line.battery().type().model();
                 byKind.computeIfAbsent(
@@ -159,17 +142,12 @@ class ChargingDesk {
         return byKind;
     }
 
-    private List<EqualiseLine> equalise(List<Line> lines, Instant now) {
+    private List<EqualiseLine> equalise(List<Line> lines) {
         return lines.stream()
-                .flatMap(line -> EqualiseProposal.of(
-                        line.battery().type().model().kind(),
-                        line.state().verdict().findings(),
-                        line.state().happenings().equaliseEnd(),
-                        now.minus(LEARNED_FROM),
-                        now,
-                        line.rules())
-                        .map(proposal -> new EqualiseLine(line.battery(), proposal))
-                        .stream())
+                .flatMap(line ->
+                        EqualiseProposal.of(line.state())
+                                .map(proposal -> new EqualiseLine(line.battery(), proposal))
+                                .stream())
                 .sorted(Comparator.comparing(line -> line.proposal().reason()))
                 .toList();
     }

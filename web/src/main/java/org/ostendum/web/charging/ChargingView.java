@@ -5,12 +5,12 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.charge.ChargeKind;
 import org.ostendum.core.charge.TimeToFull;
 import org.ostendum.core.charger.Misfit;
 import org.ostendum.core.device.AirStatus;
 import org.ostendum.core.device.ChargerStatus;
 import org.ostendum.core.equalise.EqualiseProposal;
+import org.ostendum.core.event.ChargeKind;
 import org.ostendum.core.gas.Gassing;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.web.draw.GasDrawing;
@@ -102,7 +102,8 @@ record ChargingView(
      *
      * @param celsius of its electrolyte; null where nothing measures it
      */
-    record CoolingLine(Battery battery, Instant end, Instant readyAt, Duration left, @Nullable Celsius celsius) {}
+    record CoolingLine(
+            Battery battery, @Nullable Instant end, Instant readyAt, Duration left, @Nullable Celsius celsius) {}
 
     /** One that may work. */
     record ReadyLine(Battery battery, Instant since) {}

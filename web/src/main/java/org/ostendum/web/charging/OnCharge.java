@@ -10,21 +10,20 @@ import java.util.Map;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
-import org.ostendum.core.charge.ChargeKind;
 import org.ostendum.core.charge.PastCharges;
 import org.ostendum.core.charge.TimeToFull;
 import org.ostendum.core.charger.Misfit;
 import org.ostendum.core.device.TagStatus;
-import org.ostendum.core.measure.Happenings;
+import org.ostendum.core.event.ChargeKind;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.state.BatteryState;
 import org.ostendum.web.charging.ChargingView.Running;
 import org.ostendum.web.devices.Hearings;
 import org.ostendum.web.devices.RunBook;
-import org.ostendum.web.judgement.Bench;
+import org.ostendum.web.state.BatteryStates;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Battery;
-import org.ostendum.web.store.BatteryState;
 import org.ostendum.web.store.ChargeRun;
 import org.ostendum.web.store.ChargeRuns;
 import org.ostendum.web.store.Ledger;
@@ -39,15 +38,21 @@ class OnCharge {
     private static final Duration LEARNED_FROM = Duration.ofDays(120);
 
     private final Batteries batteries;
-    private final Bench bench;
+    private final BatteryStates batteryStates;
     private final Ledger ledger;
     private final Rooms rooms;
     private final ChargeRuns runs;
     private final Hearings hearings;
 
-    OnCharge(Batteries batteries, Bench bench, Ledger ledger, Rooms rooms, ChargeRuns runs, Hearings hearings) {
+    OnCharge(
+            Batteries batteries,
+            BatteryStates batteryStates,
+            Ledger ledger,
+            Rooms rooms,
+            ChargeRuns runs,
+            Hearings hearings) {
         this.batteries = batteries;
-        this.bench = bench;
+        this.batteryStates = batteryStates;
         this.ledger = ledger;
         this.rooms = rooms;
         this.runs = runs;
@@ -57,7 +62,7 @@ class OnCharge {
     /** @return the next to be full first */
     List<Running> now() {
         List<Battery> all = batteries.all();
-        return now(all, bench.statesOf(all));
+        return now(all, batteryStates.statesOf(all));
     }
 
     /** The same of batteries and states at hand. */
@@ -73,8 +78,8 @@ class OnCharge {
                 byId.put(charger.id(), charger);
             }
         });
-        Instant now = bench.instant();
-        Rulebook book = bench.rulebook();
+        Instant now = batteryStates.instant();
+        Rulebook book = batteryStates.rulebook();
         return all.stream()
                 .filter(b -> open.containsKey(b.id()) || isCharging(states, b))
                 .map(b -> {
@@ -83,7 +88,7 @@ class OnCharge {
                             run == null ? bySlot.get(b.slotId()) : byId.get(run.chargerId());
                     return running(
                             b,
-                            happened(states, b),
+                            state(states, b),
                             run,
                             charger,
                             book.rulesFor(b.type().id()),
@@ -94,28 +99,29 @@ class OnCharge {
     }
 
     private static boolean isCharging(Map<Long, BatteryState> states, Battery battery) {
-        return happened(states, battery).isCharging();
+        return state(states, battery).isCharging();
     }
 
-    private static Happenings happened(Map<Long, BatteryState> states, Battery battery) {
-        return Objects.requireNonNull(states.get(battery.id())).happenings();
+    private static BatteryState state(Map<Long, BatteryState> states, Battery battery) {
+        return Objects.requireNonNull(states.get(battery.id()));
     }
 
     private Running running(
             Battery battery,
-            Happenings happened,
+            BatteryState state,
             @Nullable ChargeRun run,
             RoomPlan.@Nullable Charger charger,
             Rules rules,
             Instant now) {
         BatteryModel model = battery.type().model();
-        Instant since = run == null ? Objects.requireNonNull(happened.chargeStart()) : run.begunAt();
-        PastCharges past = ledger.charges(battery.id(), now.minus(LEARNED_FROM));
+        Begun begun = begun(run, state);
+        Instant since = begun.at();
+        PastCharges past = PastCharges.of(ledger.charges(battery.id(), now.minus(LEARNED_FROM)));
         TimeToFull.Estimate whole = whole(model, run, charger, past);
         return new Running(
                 battery,
                 charger,
-                run == null ? ChargeKind.CONVENTIONAL : run.kind(),
+                begun.kind(),
                 since,
                 whole,
                 whole.after(Duration.between(since, now)),
@@ -123,6 +129,16 @@ class OnCharge {
                 charger == null ? List.<Misfit>of() : ChargerMatches.ofPlates(charger, battery, rules),
                 charger == null ? null : hearings.charger(charger.id()).orElse(null),
                 hearings.tag(battery.id()).map(TagStatus::celsius).orElse(null));
+    }
+
+    private record Begun(Instant at, ChargeKind kind) {}
+
+    private static Begun begun(@Nullable ChargeRun run, BatteryState state) {
+        if (run != null) {
+            return new Begun(run.begunAt(), run.kind());
+        }
+        var charge = Objects.requireNonNull(state.onCharge());
+        return new Begun(charge.since(), charge.kind());
     }
 
     /** A low current lasts its hours; anything else as long as it takes. */

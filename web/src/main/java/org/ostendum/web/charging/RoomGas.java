@@ -15,7 +15,7 @@ import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CubicMetres;
 import org.ostendum.web.charging.ChargingView.Running;
 import org.ostendum.web.devices.Hearings;
-import org.ostendum.web.judgement.Bench;
+import org.ostendum.web.state.BatteryStates;
 import org.ostendum.web.store.RoomPlan;
 import org.ostendum.web.store.Rooms;
 import org.springframework.stereotype.Service;
@@ -33,12 +33,12 @@ class RoomGas {
 
     private final Rooms rooms;
     private final Hearings hearings;
-    private final Bench bench;
+    private final BatteryStates batteryStates;
 
-    RoomGas(Rooms rooms, Hearings hearings, Bench bench) {
+    RoomGas(Rooms rooms, Hearings hearings, BatteryStates batteryStates) {
         this.rooms = rooms;
         this.hearings = hearings;
-        this.bench = bench;
+        this.batteryStates = batteryStates;
     }
 
     /**
@@ -71,7 +71,7 @@ class RoomGas {
 
     /** @return as it would be with one battery more, put on charge now */
     Ahead with(List<Running> running, BatteryModel model, Duration whole) {
-        Instant now = bench.instant();
+        Instant now = batteryStates.instant();
         List<GasBudget.Source> sources =
                 new ArrayList<>(running.stream().map(RoomGas::source).toList());
         sources.add(source("", model, now, now.plus(whole), whole));
@@ -89,7 +89,7 @@ class RoomGas {
         double already = measured == null ? 0 : measured.fraction();
         return new Ahead(
                 new GasBudget(new CubicMetres(plans.get(0).cubicMetres()), new CubicMetres(air), ROOM)
-                        .ahead(sources, already, bench.instant(), AHEAD),
+                        .ahead(sources, already, batteryStates.instant(), AHEAD),
                 air);
     }
 

@@ -3,7 +3,7 @@ package org.ostendum.web.charging;
 import java.util.EnumMap;
 import java.util.Map;
 import org.ostendum.core.battery.Duty;
-import org.ostendum.core.charge.ChargeKind;
+import org.ostendum.core.event.ChargeKind;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.ChargeSchools;
 import org.ostendum.web.store.Machine;

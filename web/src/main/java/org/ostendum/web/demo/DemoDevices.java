@@ -13,13 +13,14 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
-import org.ostendum.core.charge.ChargeKind;
+import org.ostendum.core.charge.PastCharges;
 import org.ostendum.core.charger.ChargerSheet;
 import org.ostendum.core.device.Address;
-import org.ostendum.web.judgement.Bench;
+import org.ostendum.core.event.ChargeKind;
+import org.ostendum.core.state.BatteryState;
+import org.ostendum.web.state.BatteryStates;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Battery;
-import org.ostendum.web.store.BatteryState;
 import org.ostendum.web.store.ChargeRuns;
 import org.ostendum.web.store.Device;
 import org.ostendum.web.store.Devices;
@@ -43,7 +44,7 @@ class DemoDevices {
     private final Rooms rooms;
     private final Batteries batteries;
     private final ChargeRuns runs;
-    private final Bench bench;
+    private final BatteryStates batteryStates;
     private final Ledger ledger;
     private final int port;
     private final Path folder;
@@ -53,7 +54,7 @@ class DemoDevices {
             Rooms rooms,
             Batteries batteries,
             ChargeRuns runs,
-            Bench bench,
+            BatteryStates batteryStates,
             Ledger ledger,
             @Value("${ostendum.standins.port}") int port,
             @Value("${ostendum.standins.folder}") Path folder) {
@@ -61,7 +62,7 @@ class DemoDevices {
         this.rooms = rooms;
         this.batteries = batteries;
         this.runs = runs;
-        this.bench = bench;
+        this.batteryStates = batteryStates;
         this.ledger = ledger;
         this.port = port;
         this.folder = folder;
@@ -104,11 +105,12 @@ class DemoDevices {
     /** What is on charge by the ledger hangs on the charger over its slot. */
     private void beginRuns() {
         List<Battery> all = batteries.all();
-        Map<Long, BatteryState> states = bench.statesOf(all);
+        Map<Long, BatteryState> states = batteryStates.statesOf(all);
         for (Battery battery : all) {
             BatteryState state = states.get(battery.id());
-            Instant since = state == null ? null : state.happenings().chargeStart();
-            if (state != null && since != null && state.happenings().isCharging()) {
+            var charge = state == null ? null : state.onCharge();
+            if (charge != null) {
+                Instant since = charge.since();
                 runs.begin(
                         battery.id(),
                         rooms.chargerOver(battery.slotId()).orElse(null),
@@ -140,8 +142,9 @@ class DemoDevices {
         BatteryModel model = battery.type().model();
         double capacity = model.capacity().ampHours();
         @Nullable
-        Double taken =
-                ledger.charges(battery.id(), bench.instant().minus(LOOKED_BACK)).taken();
+        Double taken = PastCharges.of(
+                        ledger.charges(battery.id(), batteryStates.instant().minus(LOOKED_BACK)))
+                .taken();
         return String.format(
                 Locale.ROOT,
                 "%d,%s,%d,%.1f,%d,%d,%d%n",

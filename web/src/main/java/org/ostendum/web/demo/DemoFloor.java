@@ -74,7 +74,8 @@ class DemoFloor {
             Integer to = parked.toKg() == 0 ? null : (Integer) parked.toKg();
             machineIds.put(
                     parked.code(),
-                    machines.add(new Machine(0, parked.code(), parked.name(), parked.kind(), from, to, slot, null)));
+                    machines.add(new Machine(
+                            0, parked.code(), parked.name(), parked.kind(), from, to, parked.volts(), "", slot, null)));
         }
     }
 }

@@ -14,12 +14,12 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.charge.ChargeSample;
 import org.ostendum.core.charge.PastCharges;
-import org.ostendum.core.measure.Coverage;
-import org.ostendum.core.measure.Round;
+import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.sim.SimulatedCharge;
 import org.ostendum.core.water.WaterUse;
@@ -28,13 +28,17 @@ import org.ostendum.web.demo.Lanternmoor.Someone;
 import org.ostendum.web.demo.records.Happening;
 import org.ostendum.web.demo.records.Life;
 import org.ostendum.web.demo.records.RecordedBattery;
-import org.ostendum.web.judgement.Bench;
-import org.ostendum.web.judgement.RoundRecord;
+import org.ostendum.web.state.BatteryFolds;
+import org.ostendum.web.state.BatteryStates;
+import org.ostendum.web.state.Measured;
+import org.ostendum.web.state.RoundRecord;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.ChargeReadings;
+import org.ostendum.web.store.Defects;
 import org.ostendum.web.store.EntryKind;
 import org.ostendum.web.store.Ledger;
+import org.ostendum.web.store.LedgerEvents;
 import org.ostendum.web.store.Models;
 import org.ostendum.web.store.NewEntry;
 import org.ostendum.web.store.People;
@@ -76,13 +80,14 @@ public class DemoHouse implements ApplicationRunner {
     private final Instant now;
     private final MovingClock past;
     private final Ledger ledger;
-    private final Bench bench;
+    private final BatteryStates batteryStates;
     private final RoundRecord record;
     private final ChargeReadings readings;
 
     DemoHouse(
-            Ledger ledger,
+            DSLContext sql,
             Rounds rounds,
+            Defects defects,
             RuleChanges ruleChanges,
             States states,
             People people,
@@ -113,9 +118,10 @@ public class DemoHouse implements ApplicationRunner {
         this.now = clock.instant();
         this.past = new MovingClock(now);
         // The same services the application runs on, by a clock of the past.
-        this.ledger = ledger.writtenAfter(Duration.ofMinutes(9));
-        this.bench = new Bench(rounds, this.ledger, ruleChanges, states, past, zone);
-        this.record = new RoundRecord(bench, this.ledger, rounds);
+        this.ledger = new Ledger(sql, past);
+        BatteryFolds folds = new BatteryFolds(ledger, rounds, defects, past, zone);
+        this.batteryStates = new BatteryStates(folds, states, defects, rooms, ruleChanges, Measured.NOTHING, past);
+        this.record = new RoundRecord(batteryStates, folds, states, ledger, rounds);
     }
 
     @Override
@@ -159,13 +165,11 @@ public class DemoHouse implements ApplicationRunner {
         past.moveTo(now);
         ledger.append(
                 id,
-                List.of(NewEntry.of(
-                        EntryKind.ADDED,
-                        now.minus(Duration.ofHours(10)),
+                List.of(LedgerEvents.entry(
+                        new BatteryEvent.Arrived(now.minus(Duration.ofHours(10)), true),
                         people.byLogin("priya").orElseThrow().id(),
-                        null,
                         "Came dry-charged.")));
-        bench.refresh(batteries.byId(id).orElseThrow());
+        batteryStates.refresh(batteries.byId(id).orElseThrow());
     }
 
     private void addPeople(Map<String, Long> persons) {
@@ -214,7 +218,7 @@ public class DemoHouse implements ApplicationRunner {
         tell(battery, washed(life, one, firstMorning, seed), worker);
         sinceThen(battery, one, lastDay, today, worker);
         past.moveTo(now);
-        bench.refresh(battery);
+        batteryStates.refresh(battery);
     }
 
     /** Each was washed once in the year; two of them so long ago that it is due again. */
@@ -229,25 +233,14 @@ public class DemoHouse implements ApplicationRunner {
         return new Life(happenings, life.rounds());
     }
 
-    /** Writes happenings and rounds down in the order of time. */
+    /** Writes what happened and the rounds down, as they would have been written at the time. */
     private void tell(Battery battery, Life life, long worker) {
-        List<NewEntry> waiting = new ArrayList<>();
-        Iterator<Happening> happenings = life.happenings().iterator();
-        Happening next = happenings.next();
-        for (Round round : life.rounds()) {
-            while (next != null && next.at().isBefore(round.takenAt())) {
-                waiting.add(entry(next, worker));
-                next = happenings.hasNext() ? happenings.next() : null;
-            }
-            past.moveTo(round.takenAt().plus(Duration.ofMinutes(9)));
-            write(battery, waiting);
-            record.record(battery, round, Coverage.WHOLE, worker);
-        }
-        while (next != null) {
-            waiting.add(entry(next, worker));
-            next = happenings.hasNext() ? happenings.next() : null;
-        }
-        write(battery, waiting);
+        life.happenings().forEach(happening -> {
+            past.moveTo(happening.at().plus(Duration.ofMinutes(9)));
+            ledger.append(battery.id(), List.of(entry(happening, worker)));
+        });
+        past.moveTo(now);
+        record.takeIn(battery, life.rounds(), worker);
     }
 
     private void write(Battery battery, List<NewEntry> waiting) {
@@ -259,7 +252,10 @@ public class DemoHouse implements ApplicationRunner {
 
     private static NewEntry entry(Happening happening, long worker) {
         BigDecimal quantity = happening.quantity() == 0 ? null : BigDecimal.valueOf(happening.quantity());
-        return NewEntry.of(EntryKind.valueOf(happening.kind().name()), happening.at(), worker, quantity, "");
+        NewEntry line = NewEntry.of(EntryKind.valueOf(happening.kind().name()), happening.at(), worker, quantity, "");
+        return happening.kind() == Happening.Kind.WATER
+                ? line.with(LedgerEvents.filled(BatteryEvent.Fill.TO_MARK).toString())
+                : line;
     }
 
     /** The days since the last round, up to the state the battery is in at this hour. */
@@ -327,8 +323,8 @@ public class DemoHouse implements ApplicationRunner {
         double depth = one.habits().depth();
         Instant start = now.minus(Duration.ofHours(3));
         read(battery, SimulatedCharge.of(model, depth, start, Duration.ofMinutes(15), battery.id()), worker);
-        List<PastCharges.Span> spans =
-                ledger.charges(battery.id(), start.minus(Duration.ofDays(14))).spans();
+        List<PastCharges.Span> spans = PastCharges.of(ledger.charges(battery.id(), start.minus(Duration.ofDays(14))))
+                .spans();
         for (PastCharges.Span span : spans.subList(Math.max(0, spans.size() - 2), spans.size())) {
             read(
                     battery,

@@ -48,7 +48,7 @@ final class Lanternmoor {
     }
 
     /** A machine and the stand on which it parks, in the next free slot. */
-    record Parked(String code, String name, MachineKind kind, int fromKg, int toKg, String stand) {}
+    record Parked(String code, String name, MachineKind kind, int volts, int fromKg, int toKg, String stand) {}
 
     static List<Parked> machines() {
         return IntStream.rangeClosed(1, 43).mapToObj(Lanternmoor::machine).toList();
@@ -61,18 +61,26 @@ final class Lanternmoor {
                     "F" + n,
                     "Forklift " + n + (n <= 9 ? ", stages" : ", prop store"),
                     MachineKind.FORKLIFT,
+                    n <= 6 || n >= 13 ? 36 : n <= 9 ? 48 : 24,
                     weight - 60,
                     weight + 60,
                     n <= 7 ? "D1" : "D2");
         } else if (n <= 32) {
             int car = n - 14;
-            return new Parked("C" + car, "Crew car " + car, MachineKind.GOLF_CAR, 0, 0, car <= 9 ? "GN" : "GS");
+            return new Parked(
+                    "C" + car,
+                    "Crew car " + car,
+                    MachineKind.GOLF_CAR,
+                    car > 8 && car <= 14 ? 36 : 48,
+                    0,
+                    0,
+                    car <= 9 ? "GN" : "GS");
         } else if (n <= 39) {
             int lift = n - 32;
-            return new Parked("L" + lift, "Lighting platform " + lift, MachineKind.PLATFORM, 0, 0, "PL");
+            return new Parked("L" + lift, "Lighting platform " + lift, MachineKind.PLATFORM, 24, 0, 0, "PL");
         }
         int kite = n - 39;
-        return new Parked("K" + kite, "Camera plane " + kite, MachineKind.AIRCRAFT, 0, 0, "");
+        return new Parked("K" + kite, "Camera plane " + kite, MachineKind.AIRCRAFT, kite % 2 == 1 ? 24 : 12, 0, 0, "");
     }
 
     /** Where a battery is between charge and work at this hour. */

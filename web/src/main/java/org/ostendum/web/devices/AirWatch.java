@@ -4,7 +4,7 @@ import java.util.List;
 import org.ostendum.core.alarm.AirAlarms;
 import org.ostendum.core.alarm.AlarmKind;
 import org.ostendum.core.rulebook.Rules;
-import org.ostendum.web.judgement.Bench;
+import org.ostendum.web.state.BatteryStates;
 import org.ostendum.web.store.Alarms.Belongs;
 import org.ostendum.web.store.Device;
 import org.springframework.stereotype.Component;
@@ -16,18 +16,18 @@ class AirWatch {
 
     private final Hearings hearings;
     private final ChargeWatch charges;
-    private final Bench bench;
+    private final BatteryStates batteryStates;
     private volatile Rules rules = Rules.standard();
 
-    AirWatch(Hearings hearings, ChargeWatch charges, Bench bench) {
+    AirWatch(Hearings hearings, ChargeWatch charges, BatteryStates batteryStates) {
         this.hearings = hearings;
         this.charges = charges;
-        this.bench = bench;
+        this.batteryStates = batteryStates;
     }
 
     /** The site's rules as they are now. */
     void learn() {
-        rules = bench.rulesFor(null);
+        rules = batteryStates.rulesFor(null);
     }
 
     void judge(List<Device> news, Judged judged) {

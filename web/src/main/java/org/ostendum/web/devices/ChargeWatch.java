@@ -24,7 +24,7 @@ import org.ostendum.core.device.TagStatus;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
-import org.ostendum.web.judgement.Bench;
+import org.ostendum.web.state.BatteryStates;
 import org.ostendum.web.store.Alarms.Belongs;
 import org.ostendum.web.store.ChargeReadings.DeviceSample;
 import org.ostendum.web.store.ChargeRun;
@@ -46,7 +46,7 @@ class ChargeWatch {
     private final SampleBuffer samples;
     private final ChargerHappenings happenings;
     private final DeviceClock clock;
-    private final Bench bench;
+    private final BatteryStates batteryStates;
     private final ObjectProvider<StandInHands> hands;
     private final Map<Long, ChargeFollower> followers = new ConcurrentHashMap<>();
     private final Map<Long, ChargerStatus.Trouble> troubles = new HashMap<>();
@@ -62,7 +62,7 @@ class ChargeWatch {
             SampleBuffer samples,
             ChargerHappenings happenings,
             DeviceClock clock,
-            Bench bench,
+            BatteryStates batteryStates,
             ObjectProvider<StandInHands> hands) {
         this.runs = runs;
         this.book = book;
@@ -70,7 +70,7 @@ class ChargeWatch {
         this.samples = samples;
         this.happenings = happenings;
         this.clock = clock;
-        this.bench = bench;
+        this.batteryStates = batteryStates;
         this.hands = hands;
     }
 
@@ -103,7 +103,7 @@ class ChargeWatch {
 
     /** Charges that people began or ended since, and the site's rules as they are now. */
     void learn() {
-        rules = bench.rulesFor(null);
+        rules = batteryStates.rulesFor(null);
         Map<Long, ChargeRun> open = new HashMap<>();
         for (ChargeRun run : runs.open()) {
             if (run.chargerId() != null) {

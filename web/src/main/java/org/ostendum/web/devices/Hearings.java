@@ -12,12 +12,14 @@ import org.ostendum.core.device.AirStatus;
 import org.ostendum.core.device.CartStatus;
 import org.ostendum.core.device.ChargerStatus;
 import org.ostendum.core.device.TagStatus;
+import org.ostendum.core.quantity.Celsius;
+import org.ostendum.web.state.Measured;
 import org.ostendum.web.store.Device;
 import org.springframework.stereotype.Component;
 
 /** What is known of each device by now. For screens: only what is fresh. */
 @Component
-public class Hearings {
+public class Hearings implements Measured {
     private static final int ROUNDS_MISSED = 10;
 
     private final DeviceClock clock;
@@ -91,6 +93,16 @@ public class Hearings {
 
     public Optional<CartStatus> cart(long roomId) {
         return fresh(carts, roomId);
+    }
+
+    @Override
+    public Optional<Celsius> battery(long batteryId) {
+        return tag(batteryId).map(TagStatus::celsius);
+    }
+
+    @Override
+    public Optional<Celsius> room(long roomId) {
+        return air(roomId).map(AirStatus::celsius);
     }
 
     private <S> Optional<S> fresh(Map<Long, Ear<S>> ears, long owner) {

@@ -6,7 +6,7 @@ import org.ostendum.core.charge.PastCharges;
 import org.ostendum.core.charge.TimeToFull;
 import org.ostendum.core.charger.ChargerSheet;
 import org.ostendum.core.quantity.Amperes;
-import org.ostendum.web.judgement.Bench;
+import org.ostendum.web.state.BatteryStates;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.ChargeRun;
@@ -26,23 +26,24 @@ public class RunBook {
     private final Batteries batteries;
     private final Ledger ledger;
     private final Rooms rooms;
-    private final Bench bench;
+    private final BatteryStates batteryStates;
 
-    RunBook(Batteries batteries, Ledger ledger, Rooms rooms, Bench bench) {
+    RunBook(Batteries batteries, Ledger ledger, Rooms rooms, BatteryStates batteryStates) {
         this.batteries = batteries;
         this.ledger = ledger;
         this.rooms = rooms;
-        this.bench = bench;
+        this.batteryStates = batteryStates;
     }
 
     RunFacts of(ChargeRun run) {
         Battery battery = batteries.byId(run.batteryId()).orElseThrow();
         BatteryModel model = battery.type().model();
-        PastCharges past = ledger.charges(battery.id(), run.begunAt().minus(LEARNED_FROM));
+        PastCharges past =
+                PastCharges.of(ledger.charges(battery.id(), run.begunAt().minus(LEARNED_FROM)));
         Amperes amperes = amperes(run, model);
         return new RunFacts(
                 battery,
-                bench.rulesFor(battery),
+                batteryStates.rulesFor(battery),
                 past.taken(),
                 new TimeToFull(model.capacity(), amperes, past.finished()).estimate(past.taken()));
     }

@@ -6,7 +6,7 @@ import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.device.Address;
 import org.ostendum.core.device.HandOrder;
 import org.ostendum.core.device.HandOrder.Act;
-import org.ostendum.web.judgement.Written;
+import org.ostendum.web.state.Written;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.ChargeRun;
 import org.ostendum.web.store.Device;

@@ -12,8 +12,8 @@ import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.GravityMarks;
 import org.ostendum.core.judge.DatedGravities;
-import org.ostendum.core.judge.Severity;
 import org.ostendum.core.quantity.CorrectedGravity;
+import org.ostendum.core.rulebook.Severity;
 import org.ostendum.web.words.Words;
 
 /** Plots the corrected gravities of all cells over the rounds on record. */

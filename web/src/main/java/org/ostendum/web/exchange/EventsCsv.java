@@ -5,12 +5,15 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.ostendum.core.measure.BatteryEvent;
-import org.ostendum.core.measure.EventType;
+import java.util.OptionalDouble;
+import org.ostendum.core.event.BatteryEvent;
+import org.ostendum.web.event.EventType;
+import org.ostendum.web.event.GivenEvent;
 
 /** {@code events.csv}: what happened to batteries between rounds, one line each. */
 final class EventsCsv {
-    static final List<String> COLUMNS = List.of("battery", "at", "type", "quantity", "unit", "cell", "note");
+    static final List<String> COLUMNS =
+            List.of("battery", "at", "type", "quantity", "unit", "cell", "note", "how", "evidence", "charger");
     private static final List<String> REQUIRED = List.of("battery", "at", "type");
     private static final int MOST_CELLS = 144;
     /** The column of the ledger holds no more. */
@@ -31,17 +34,40 @@ final class EventsCsv {
     private static void add(CsvRow row, List<Line> lines) {
         String battery = row.needed("battery");
         Optional<Instant> at = row.time("at");
-        Optional<EventType> type = EventType.ofWord(row.text("type"));
+        Optional<EventType> type = EventType.ofWord(row.text("type")).filter(EventType::isInFiles);
         if (type.isEmpty()) {
             row.bad("type", "one of " + EventType.words());
         }
-        double quantity = row.number("quantity", -60, MOST).orElse(0);
+        OptionalDouble quantity = row.number("quantity", -200, MOST);
         type.ifPresent(t -> unit(row, t));
         Integer cell = row.text("cell").isEmpty() ? null : (Integer) row.whole("cell", 1, MOST_CELLS);
         if (row.isSound() && at.isPresent() && type.isPresent()) {
-            lines.add(new Line(
-                    battery, row.line(), new BatteryEvent(at.get(), type.get(), quantity, cell), row.text("note")));
+            event(
+                            row,
+                            new GivenEvent(
+                                    type.get(),
+                                    at.get(),
+                                    quantity.isPresent() ? (Double) quantity.getAsDouble() : null,
+                                    cell,
+                                    row.text("note"),
+                                    row.text("how"),
+                                    words(row.text("evidence")),
+                                    row.text("charger")))
+                    .ifPresent(event -> lines.add(new Line(battery, row.line(), event, row.text("note"))));
         }
+    }
+
+    private static Optional<BatteryEvent> event(CsvRow row, GivenEvent given) {
+        try {
+            return Optional.of(given.event());
+        } catch (GivenEvent.Bad bad) {
+            row.bad(bad.field(), bad.expected());
+            return Optional.empty();
+        }
+    }
+
+    private static List<String> words(String text) {
+        return text.isEmpty() ? List.of() : List.of(text.strip().split("[ ;]+", -1));
     }
 
     /** Another unit is not guessed at. */

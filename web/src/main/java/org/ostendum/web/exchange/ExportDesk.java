@@ -9,11 +9,12 @@ import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.measure.BatteryEvent;
+import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.ReadingNote;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.quantity.Celsius;
+import org.ostendum.web.event.GivenEvent;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.ClosedRound;
@@ -84,24 +85,32 @@ class ExportDesk {
     void events(String code, Appendable out) throws IOException {
         try (CSVPrinter csv = printer(out, EventsCsv.COLUMNS)) {
             for (Battery battery : asked(code)) {
-                for (BatteryEvent event :
-                        ledger.events(battery.id(), Instant.EPOCH).all()) {
-                    boolean counted = !event.type().unit().isEmpty();
-                    csv.printRecord(
-                            battery.code(),
-                            event.at().atZone(zone).toOffsetDateTime(),
-                            event.type().word(),
-                            counted
-                                    ? BigDecimal.valueOf(event.quantity())
-                                            .stripTrailingZeros()
-                                            .toPlainString()
-                                    : "",
-                            event.type().unit(),
-                            event.cell(),
-                            "");
+                for (BatteryEvent event : ledger.events(battery.id(), Instant.EPOCH)) {
+                    @Nullable GivenEvent given = GivenEvent.of(event);
+                    if (given != null) {
+                        csv.printRecord(line(battery, given));
+                    }
                 }
             }
         }
+    }
+
+    private List<Object> line(Battery battery, GivenEvent event) {
+        return List.of(
+                battery.code(),
+                event.at().atZone(zone).toOffsetDateTime(),
+                event.type().word(),
+                event.quantity() == null
+                        ? ""
+                        : BigDecimal.valueOf(event.quantity())
+                                .stripTrailingZeros()
+                                .toPlainString(),
+                event.type().unit(),
+                event.cell() == null ? "" : event.cell(),
+                event.note(),
+                event.how(),
+                String.join(" ", event.evidence()),
+                event.charger());
     }
 
     private static CSVPrinter printer(Appendable out, List<String> columns) throws IOException {

@@ -4,7 +4,6 @@ import java.io.BufferedReader;
 import java.io.ByteArrayInputStream;
 import java.io.InputStreamReader;
 import java.io.Reader;
-import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
@@ -17,15 +16,16 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.measure.BatteryEvent;
-import org.ostendum.core.measure.EventType;
+import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.measure.Round;
-import org.ostendum.web.judgement.Logbook;
-import org.ostendum.web.judgement.RoundRecord;
+import org.ostendum.web.event.GivenEvent;
+import org.ostendum.web.state.BatteryRecord;
+import org.ostendum.web.state.RoundRecord;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.ImportFiles.Kind;
 import org.ostendum.web.store.Ledger;
+import org.ostendum.web.store.LedgerEvents;
 import org.ostendum.web.store.NewEntry;
 import org.ostendum.web.store.Rounds;
 import org.springframework.stereotype.Service;
@@ -38,15 +38,21 @@ public class ImportDesk {
     private final Rounds rounds;
     private final Ledger ledger;
     private final RoundRecord record;
-    private final Logbook logbook;
+    private final BatteryRecord batteryRecord;
     private final Clock clock;
 
-    ImportDesk(Batteries batteries, Rounds rounds, Ledger ledger, RoundRecord record, Logbook logbook, Clock clock) {
+    ImportDesk(
+            Batteries batteries,
+            Rounds rounds,
+            Ledger ledger,
+            RoundRecord record,
+            BatteryRecord batteryRecord,
+            Clock clock) {
         this.batteries = batteries;
         this.rounds = rounds;
         this.ledger = ledger;
         this.record = record;
-        this.logbook = logbook;
+        this.batteryRecord = batteryRecord;
         this.clock = clock;
     }
 
@@ -127,7 +133,7 @@ public class ImportDesk {
         if (battery != null) {
             List<Round> inOrder = new ArrayList<>(read);
             inOrder.sort(Comparator.comparing(Round::takenAt));
-            record.takeIn(battery, inOrder, ledger.events(battery.id(), Instant.EPOCH), personId);
+            record.takeIn(battery, inOrder, personId);
         }
     }
 
@@ -140,9 +146,7 @@ public class ImportDesk {
             @Nullable Battery battery = battery(line.battery(), line.line(), known, file.problems());
             if (battery != null) {
                 Set<BatteryEvent> before = onRecord.computeIfAbsent(
-                        line.battery(),
-                        c -> new HashSet<>(
-                                ledger.events(battery.id(), Instant.EPOCH).all()));
+                        line.battery(), c -> new HashSet<>(ledger.events(battery.id(), Instant.EPOCH)));
                 check(line, battery, before, file.problems());
                 byBattery
                         .computeIfAbsent(line.battery(), c -> new ArrayList<>())
@@ -159,8 +163,9 @@ public class ImportDesk {
     private void check(EventsCsv.Line line, Battery battery, Set<BatteryEvent> onRecord, CsvProblems problems) {
         BatteryEvent event = line.event();
         int cells = battery.type().model().cells();
-        if (event.cell() != null && event.cell() > cells) {
-            problems.add(new CsvProblem(line.line(), "cell", String.valueOf(event.cell()), "1 to " + cells));
+        Integer cell = cell(event);
+        if (cell != null && cell > cells) {
+            problems.add(new CsvProblem(line.line(), "cell", String.valueOf(cell), "1 to " + cells));
         }
         if (event.at().isAfter(clock.instant())) {
             problems.add(new CsvProblem(line.line(), "at", event.at().toString(), "a time that has come"));
@@ -173,7 +178,7 @@ public class ImportDesk {
 
     private void write(@Nullable Battery battery, List<EventsCsv.Line> lines, long personId) {
         if (battery != null) {
-            logbook.write(
+            batteryRecord.record(
                     battery,
                     lines.stream()
                             .sorted(Comparator.comparing(l -> l.event().at()))
@@ -182,18 +187,13 @@ public class ImportDesk {
         }
     }
 
+    private static @Nullable Integer cell(BatteryEvent event) {
+        GivenEvent given = GivenEvent.of(event);
+        return given == null ? null : given.cell();
+    }
+
     private static NewEntry entry(EventsCsv.Line line, long personId) {
-        BatteryEvent event = line.event();
-        boolean counted = !event.type().unit().isEmpty();
-        return NewEntry.of(
-                        Ledger.kind(event.type()),
-                        event.at(),
-                        personId,
-                        counted && (event.quantity() != 0 || event.type() == EventType.TEMPERATURE_MAX)
-                                ? BigDecimal.valueOf(event.quantity())
-                                : null,
-                        line.note())
-                .ofCell(event.cell());
+        return LedgerEvents.entry(line.event(), personId, line.note());
     }
 
     private static ImportReport report(FileRead<?> file, int lines, int readings, int batteries, boolean taken) {

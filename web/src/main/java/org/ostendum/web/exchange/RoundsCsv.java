@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.battery.LevelMarks;
 import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.Level;
 import org.ostendum.core.measure.ReadingNote;
@@ -131,7 +132,7 @@ final class RoundsCsv {
     private static @Nullable Level level(CsvRow row, String note) {
         OptionalDouble millimetres = row.number("level_mm", -200, 300);
         if (millimetres.isPresent()) {
-            return Level.ofMillimetres(millimetres.getAsDouble());
+            return Level.ofMillimetres(millimetres.getAsDouble(), LevelMarks.USUAL);
         }
         return Arrays.stream(Level.values())
                 .filter(l -> note.toLowerCase(Locale.ROOT).contains(levelWord(l)))

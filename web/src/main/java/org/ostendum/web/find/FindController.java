@@ -4,10 +4,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.web.judgement.Bench;
+import org.ostendum.core.state.BatteryState;
+import org.ostendum.web.state.BatteryStates;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Battery;
-import org.ostendum.web.store.BatteryState;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -17,11 +17,11 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class FindController {
     private final Batteries batteries;
-    private final Bench bench;
+    private final BatteryStates batteryStates;
 
-    FindController(Batteries batteries, Bench bench) {
+    FindController(Batteries batteries, BatteryStates batteryStates) {
         this.batteries = batteries;
-        this.bench = bench;
+        this.batteryStates = batteryStates;
     }
 
     /** A battery found, with its present state. */
@@ -30,7 +30,7 @@ class FindController {
     @GetMapping("/find")
     String find(@RequestParam(defaultValue = "") String q, @RequestParam @Nullable String part, Model page) {
         List<Battery> matches = q.isBlank() ? List.of() : batteries.find(q);
-        Map<Long, BatteryState> states = bench.statesOf(matches);
+        Map<Long, BatteryState> states = batteryStates.statesOf(matches);
         page.addAttribute("place", "fleet");
         page.addAttribute("q", q);
         page.addAttribute(

@@ -9,13 +9,13 @@ import java.util.Map;
 import java.util.Objects;
 import org.ostendum.core.battery.Duty;
 import org.ostendum.core.judge.NextStep;
-import org.ostendum.core.judge.Severity;
 import org.ostendum.core.next.NextThing;
 import org.ostendum.core.next.NextThings;
-import org.ostendum.web.judgement.Bench;
+import org.ostendum.core.rulebook.Severity;
+import org.ostendum.core.state.BatteryState;
+import org.ostendum.web.state.BatteryStates;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Battery;
-import org.ostendum.web.store.BatteryState;
 import org.ostendum.web.store.Rulebook;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -26,12 +26,12 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 @Controller
 class FleetController {
     private final Batteries batteries;
-    private final Bench bench;
+    private final BatteryStates batteryStates;
     private final ZoneId zone;
 
-    FleetController(Batteries batteries, Bench bench, ZoneId zone) {
+    FleetController(Batteries batteries, BatteryStates batteryStates, ZoneId zone) {
         this.batteries = batteries;
-        this.bench = bench;
+        this.batteryStates = batteryStates;
         this.zone = zone;
     }
 
@@ -55,14 +55,14 @@ class FleetController {
 
     private List<FleetLine> lines() {
         List<Battery> all = batteries.all();
-        Rulebook book = bench.rulebook();
-        Instant now = bench.instant();
+        Rulebook book = batteryStates.rulebook();
+        Instant now = batteryStates.instant();
         LocalDate today = LocalDate.ofInstant(now, zone);
-        Map<Long, BatteryState> states = bench.statesOf(all, book);
+        Map<Long, BatteryState> states = batteryStates.statesOf(all, book);
         return all.stream()
                 .map(battery -> {
                     BatteryState state = Objects.requireNonNull(states.get(battery.id()));
-                    return new FleetLine(battery, state, NextThings.of(bench.now(battery, state, book), now), today);
+                    return new FleetLine(battery, state, NextThings.of(battery.code(), state), today);
                 })
                 .toList();
     }

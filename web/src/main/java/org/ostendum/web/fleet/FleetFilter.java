@@ -6,7 +6,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.Duty;
 import org.ostendum.core.judge.NextStep;
-import org.ostendum.core.judge.Severity;
+import org.ostendum.core.rulebook.Severity;
 
 /**
  * Which batteries are to be seen, and in which order; the page's address holds it.

@@ -6,17 +6,17 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.judge.Forecast;
-import org.ostendum.core.judge.Severity;
 import org.ostendum.core.next.NextThing;
+import org.ostendum.core.rulebook.Severity;
+import org.ostendum.core.state.BatteryState;
 import org.ostendum.web.draw.Spark;
 import org.ostendum.web.draw.SparkPlotter;
 import org.ostendum.web.store.Battery;
-import org.ostendum.web.store.BatteryState;
 
 /** A battery with its state and its jobs, most urgent first. */
 record FleetLine(Battery battery, BatteryState state, List<NextThing> things, LocalDate today) {
     public Severity severity() {
-        return things.stream().map(NextThing::severity).reduce(state.verdict().severity(), Severity::worse);
+        return things.stream().map(NextThing::severity).reduce(state.severity(), Severity::worse);
     }
 
     long overdue() {
@@ -29,7 +29,7 @@ record FleetLine(Battery battery, BatteryState state, List<NextThing> things, Lo
 
     /** @return days until the first forecast comes true, 0 where the battery is to stop now; null where nothing is forecast */
     public @Nullable Long daysLeft() {
-        if (state.verdict().severity() == Severity.STOP) {
+        if (severity() == Severity.STOP) {
             return 0L;
         }
         return days(Optional.ofNullable(forecast()).map(Forecast::crosses));

@@ -24,8 +24,7 @@ public enum FleetOrder {
                 Comparator.comparing((FleetLine line) -> Objects.requireNonNullElse(line.daysLeft(), Long.MAX_VALUE));
             case READ ->
                 Comparator.comparing(
-                        (FleetLine line) -> line.state().roundTakenAt(),
-                        Comparator.nullsFirst(Comparator.naturalOrder()));
+                        (FleetLine line) -> line.state().roundAt(), Comparator.nullsFirst(Comparator.naturalOrder()));
             case CODE -> Comparator.comparing((FleetLine line) -> line.battery().code());
         };
     }

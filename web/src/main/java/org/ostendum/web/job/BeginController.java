@@ -1,16 +1,19 @@
 package org.ostendum.web.job;
 
-import java.util.EnumMap;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.procedure.GateKey;
 import org.ostendum.core.procedure.Procedure;
 import org.ostendum.core.procedure.Procedure.Subject;
+import org.ostendum.core.procedure.RunEvent;
 import org.ostendum.core.procedure.Situation;
 import org.ostendum.core.safety.Training;
 import org.ostendum.web.job.ChargerChoice.Choice;
+import org.ostendum.web.job.JobRunning.PassedGate;
 import org.ostendum.web.page.Faults;
 import org.ostendum.web.page.NotFound;
 import org.ostendum.web.procedures.ProcedureFile;
@@ -64,16 +67,21 @@ class BeginController {
         this.chargers = chargers;
     }
 
-    /** What is typed before a job: the machine it goes into, the charger it goes on and what for, and a reason. */
-    record Asked(String machine, String charger, String kind, String reason) {
-        static final Asked NOTHING = new Asked("", "", "", "");
+    /**
+     * What is typed before a job: the machine it goes into, the charger it goes on and what for, and a reason.
+     *
+     * @param looked whether the person has looked at what no record tells
+     */
+    record Asked(String machine, String charger, String kind, String reason, boolean looked) {
+        static final Asked NOTHING = new Asked("", "", "", "", false);
 
         static Asked of(Map<String, String> typed) {
             return new Asked(
                     typed.getOrDefault("machine", ""),
                     typed.getOrDefault("charger", ""),
                     typed.getOrDefault("kind", ""),
-                    typed.getOrDefault("reason", "").strip());
+                    typed.getOrDefault("reason", "").strip(),
+                    !typed.getOrDefault("looked", "").isEmpty());
         }
     }
 
@@ -141,10 +149,20 @@ class BeginController {
                 person.isLead() && gates.stream().filter(GateLine::isShut).allMatch(GateLine::mayBeOverridden));
         page.addAttribute("machines", asksForMachine(procedure) ? machines.all() : List.of());
         page.addAttribute("machine", asked.machine());
+        page.addAttribute("looks", looks(procedure, gates));
+        page.addAttribute("looked", asked.looked());
         page.addAttribute("reason", asked.reason());
         page.addAttribute("choice", choice);
         page.addAttribute("faults", faults);
         return "job/before";
+    }
+
+    /** What no record tells and no step of the job will ask: it is looked at before. */
+    private static List<GateLine> looks(Procedure procedure, List<GateLine> gates) {
+        return gates.stream()
+                .filter(GateLine::isUnknown)
+                .filter(line -> procedure.steps().stream().noneMatch(step -> step.answers() == line.gate()))
+                .toList();
     }
 
     private List<GateLine> gates(
@@ -154,16 +172,18 @@ class BeginController {
             @Nullable Choice choice,
             Person person,
             Words words) {
+        return desk.gates(procedure, situation(procedure, battery, asked, choice, person), words);
+    }
+
+    private Situation situation(
+            Procedure procedure, @Nullable Battery battery, Asked asked, @Nullable Choice choice, Person person) {
         Situation situation = situations.of(
                 procedure.training(), battery, machine(asked.machine()).orElse(null), person);
-        if (choice == null || choice.chosen() == null) {
-            return desk.gates(procedure, situation, words);
-        }
-        return desk.gates(procedure, situation.on(choice.misfits()), words);
+        return choice == null || choice.chosen() == null ? situation : situation.on(choice.misfits());
     }
 
     private static boolean asksForMachine(Procedure procedure) {
-        return procedure.gates().contains(GateKey.RIGHT_WEIGHT);
+        return procedure.gates().stream().anyMatch(GateKey::isOfMachine);
     }
 
     @PostMapping("/batteries/{code}/jobs/{procedure}")
@@ -216,9 +236,12 @@ class BeginController {
         if (asksForMachine(procedure) && into == null) {
             faults.add("machine", "fault.choose");
         }
-        List<GateLine> shut = gates(procedure, battery, asked, choice, person, words).stream()
-                .filter(GateLine::isShut)
-                .toList();
+        List<GateLine> gates = gates(procedure, battery, asked, choice, person, words);
+        List<GateLine> shut = gates.stream().filter(GateLine::isShut).toList();
+        List<GateLine> looks = looks(procedure, gates);
+        if (!looks.isEmpty() && !asked.looked()) {
+            faults.add("looked", "begin.fault.look");
+        }
         if (!shut.isEmpty()) {
             if (!person.isLead() || !shut.stream().allMatch(GateLine::mayBeOverridden)) {
                 faults.add("reason", "begin.fault.shut");
@@ -232,10 +255,14 @@ class BeginController {
                     show(battery, procedure, asked, faults.found(), person, words, page),
                     page);
         }
-        Map<GateKey, String> overridden = new EnumMap<>(GateKey.class);
-        shut.forEach(gate -> overridden.put(gate.gate(), reason));
-        ProcedureFile file =
-                situations.asRunOn(battery, procedures.file(procedure.id()).orElseThrow());
+        List<PassedGate> passed = new ArrayList<>();
+        shut.forEach(gate -> passed.add(new PassedGate(gate.gate(), RunEvent.Kind.GATE_OVERRIDDEN, reason)));
+        looks.forEach(gate -> passed.add(
+                new PassedGate(gate.gate(), RunEvent.Kind.GATE_LOOKED, Objects.requireNonNullElse(gate.why(), ""))));
+        ProcedureFile file = situations.asRunOn(
+                battery,
+                procedures.file(procedure.id()).orElseThrow(),
+                situation(procedure, battery, asked, choice, person));
         long job = running.begin(
                 new Jobs.NewJob(
                         procedure.id(),
@@ -247,7 +274,7 @@ class BeginController {
                         person.id(),
                         choice == null ? null : choice.chargerId(),
                         choice == null ? null : choice.kind()),
-                overridden);
+                passed);
         return "redirect:/jobs/" + job;
     }
 

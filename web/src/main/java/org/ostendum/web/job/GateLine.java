@@ -29,6 +29,11 @@ public record GateLine(
         return standing.equals("SHUT");
     }
 
+    /** @return whether no record tells, so that somebody has to look */
+    public boolean isUnknown() {
+        return standing.equals("UNKNOWN");
+    }
+
     /** @return whether a lead may go through it with a reason */
     public boolean mayBeOverridden() {
         return gate.mayBeOverridden();

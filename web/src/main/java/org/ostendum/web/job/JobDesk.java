@@ -30,7 +30,7 @@ import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.voltage.TopLeak;
 import org.ostendum.web.draw.BatteryDrawing;
 import org.ostendum.web.draw.BatteryPlotter;
-import org.ostendum.web.judgement.Bench;
+import org.ostendum.web.state.BatteryStates;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.Job;
@@ -55,7 +55,7 @@ public class JobDesk {
     private final People people;
     private final Photos photos;
     private final Situations situations;
-    private final Bench bench;
+    private final BatteryStates batteryStates;
 
     JobDesk(
             Jobs jobs,
@@ -64,14 +64,14 @@ public class JobDesk {
             People people,
             Photos photos,
             Situations situations,
-            Bench bench) {
+            BatteryStates batteryStates) {
         this.jobs = jobs;
         this.running = running;
         this.batteries = batteries;
         this.people = people;
         this.photos = photos;
         this.situations = situations;
-        this.bench = bench;
+        this.batteryStates = batteryStates;
     }
 
     /**
@@ -139,7 +139,7 @@ public class JobDesk {
         Battery battery =
                 job.batteryId() == null ? null : batteries.byId(job.batteryId()).orElse(null);
         @Nullable Timer timer = current == null ? null : run.timer(current).orElse(null);
-        Instant now = bench.instant();
+        Instant now = batteryStates.instant();
         return new JobView(
                 job,
                 run,
@@ -220,14 +220,14 @@ public class JobDesk {
     }
 
     private ChargeView charge(Run run, Battery battery) {
-        Rules rules = bench.rulesFor(battery);
+        Rules rules = batteryStates.rulesFor(battery);
         InitialChargePlan plan = InitialChargePlan.of(battery.type().model(), rules);
         List<ChargeRow> rows = Rows.charge(run, rules.temperatureCorrection());
         return new ChargeView(plan, InitialCharge.of(plan, rows, Rows.levelSet(run)), rows);
     }
 
     private EqualiseView equalise(Run run, Battery battery) {
-        Rules rules = bench.rulesFor(battery);
+        Rules rules = batteryStates.rulesFor(battery);
         List<EqualiseEnd.Hourly> rows = Rows.equalise(run, rules.temperatureCorrection());
         return new EqualiseView(
                 rows,
@@ -237,7 +237,7 @@ public class JobDesk {
     }
 
     private LeakView leak(Run run, Battery battery) {
-        Rules rules = bench.rulesFor(battery);
+        Rules rules = batteryStates.rulesFor(battery);
         List<TopLeak.Place> places = Rows.leaks(run);
         Map<Integer, String> byCell = new HashMap<>();
         places.forEach(p -> byCell.put(p.cell(), volts(p.volts().millivolts())));

@@ -1,25 +1,29 @@
 package org.ostendum.web.job;
 
-import java.math.BigDecimal;
 import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.procedure.DefectKind;
+import org.ostendum.core.defect.DefectKind;
+import org.ostendum.core.event.BatteryEvent;
+import org.ostendum.core.procedure.Procedure.Happening;
 import org.ostendum.core.procedure.Procedure.Records;
 import org.ostendum.core.procedure.Run;
 import org.ostendum.core.procedure.RunEvent;
 import org.ostendum.core.procedure.RunEvent.Kind;
 import org.ostendum.core.procedure.Step;
 import org.ostendum.core.voltage.TopLeak;
-import org.ostendum.web.charging.Charges;
-import org.ostendum.web.judgement.Bench;
-import org.ostendum.web.judgement.Logbook;
+import org.ostendum.web.state.BatteryRecord;
+import org.ostendum.web.state.BatteryStates;
+import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.Defects;
 import org.ostendum.web.store.EntryKind;
 import org.ostendum.web.store.Job;
 import org.ostendum.web.store.JobEvent;
 import org.ostendum.web.store.Jobs;
+import org.ostendum.web.store.LedgerEvents;
 import org.ostendum.web.store.NewEntry;
 import org.ostendum.web.store.Payload;
 import org.ostendum.web.store.Person;
@@ -32,17 +36,23 @@ import tools.jackson.databind.node.ObjectNode;
 class JobEnding {
     private final Jobs jobs;
     private final Defects defects;
-    private final Logbook logbook;
-    private final Bench bench;
-    private final Charges charges;
+    private final BatteryRecord batteryRecord;
+    private final BatteryStates batteryStates;
+    private final Batteries batteries;
     private final Clock clock;
 
-    JobEnding(Jobs jobs, Defects defects, Logbook logbook, Bench bench, Charges charges, Clock clock) {
+    JobEnding(
+            Jobs jobs,
+            Defects defects,
+            BatteryRecord batteryRecord,
+            BatteryStates batteryStates,
+            Batteries batteries,
+            Clock clock) {
         this.jobs = jobs;
         this.defects = defects;
-        this.logbook = logbook;
-        this.bench = bench;
-        this.charges = charges;
+        this.batteryRecord = batteryRecord;
+        this.batteryStates = batteryStates;
+        this.batteries = batteries;
         this.clock = clock;
     }
 
@@ -52,61 +62,75 @@ class JobEnding {
             jobs.end(job.id(), null);
             return;
         }
+        Instant now = clock.instant();
+        List<BatteryEvent> besides = new ArrayList<>();
         if (run.stopped().isEmpty()) {
-            putRight(run, battery, person);
-        } else if (job.chargeKind() != null) {
-            // Whatever stopped it, the charger is off.
-            charges.end(battery);
+            besides.addAll(putRight(run, battery, person));
         }
         for (DefectKind kind : found(run, battery)) {
             boolean ofBattery = kind.isOfBattery() || battery.machineId() == null;
             defects.open(
-                    ofBattery ? battery.id() : null,
-                    ofBattery ? null : battery.machineId(),
-                    kind,
-                    run.procedure().title(),
-                    job.id(),
-                    person.id());
+                            ofBattery ? battery.id() : null,
+                            ofBattery ? null : battery.machineId(),
+                            kind,
+                            run.procedure().title(),
+                            job.id(),
+                            person.id())
+                    .filter(found -> ofBattery)
+                    .ifPresent(besides::add);
         }
-        long line = logbook.write(battery, List.of(entry(job, run, battery, person)))
-                .get(0);
+        List<NewEntry> lines = lines(job, run, battery, person, now);
+        if (run.stopped().isEmpty()) {
+            move(job, run, battery);
+        }
+        long line = batteryRecord.record(battery, lines, besides).get(0);
         jobs.end(job.id(), line);
     }
 
     /** What this job is there to put right is right now. */
-    private void putRight(Run run, Battery battery, Person person) {
+    private List<BatteryEvent> putRight(Run run, Battery battery, Person person) {
+        List<BatteryEvent> righted = new ArrayList<>();
         defects.openOf(battery.id(), null).stream()
-                .filter(d -> run.procedure().id().equals(d.kind().fixedBy()))
-                .forEach(d -> defects.putRight(d.id(), run.procedure().title(), person.id()));
+                .filter(d -> d.kind().fixedBy().contains(run.procedure().id()))
+                .forEach(d -> defects.putRight(d.id(), run.procedure().title(), person.id())
+                        .ifPresent(righted::add));
+        return righted;
+    }
+
+    /** One battery goes into one machine, in the same transaction as the line that tells it. */
+    private void move(Job job, Run run, Battery battery) {
+        Records records = run.procedure().records();
+        if (records != null && records.happening() == Happening.MOVED && job.machineId() != null) {
+            batteries.place(battery.id(), null, job.machineId());
+        }
+    }
+
+    /** The line of the job, and one for what its end means besides. */
+    private List<NewEntry> lines(Job job, Run run, Battery battery, Person person, Instant now) {
+        List<BatteryEvent> events = JobEvents.of(job, run, batteryStates.stateOf(battery), now);
+        String payload = payload(job, run, battery);
+        List<NewEntry> lines = new ArrayList<>();
+        for (BatteryEvent event : events) {
+            NewEntry line = LedgerEvents.entry(event, person.id(), "");
+            lines.add(lines.isEmpty() ? line.with(joined(line.payload(), payload)) : line);
+        }
+        return lines.isEmpty()
+                ? List.of(new NewEntry(EntryKind.JOB, now, person.id(), null, null, null, payload))
+                : lines;
+    }
+
+    private static String joined(String first, String second) {
+        ObjectNode both = (ObjectNode) Payload.read(first);
+        both.setAll((ObjectNode) Payload.read(second));
+        return both.toString();
     }
 
     private List<DefectKind> found(Run run, Battery battery) {
         List<DefectKind> found = run.defects();
-        if (!TopLeak.leaks(Rows.leaks(run), bench.rulesFor(battery)).isEmpty()) {
+        if (!TopLeak.leaks(Rows.leaks(run), batteryStates.rulesFor(battery)).isEmpty()) {
             found.add(DefectKind.DIRTY_TOP);
         }
         return found;
-    }
-
-    /** A job that was stopped did not do what it was begun for. */
-    private NewEntry entry(Job job, Run run, Battery battery, Person person) {
-        Records records = run.stopped().isPresent() ? null : run.procedure().records();
-        EntryKind kind = records == null
-                ? EntryKind.JOB
-                : EntryKind.valueOf(records.happening().name());
-        return new NewEntry(
-                kind,
-                clock.instant(),
-                person.id(),
-                null,
-                records == null ? null : quantity(run, records),
-                null,
-                payload(job, run, battery));
-    }
-
-    private static @Nullable BigDecimal quantity(Run run, Records records) {
-        String value = records.quantityFrom() == null ? "" : run.value(records.quantityFrom());
-        return value.isEmpty() ? null : new BigDecimal(value.replace(',', '.'));
     }
 
     private String payload(Job job, Run run, Battery battery) {

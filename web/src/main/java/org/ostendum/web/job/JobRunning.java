@@ -4,7 +4,6 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -17,9 +16,9 @@ import org.ostendum.core.procedure.RunEvent;
 import org.ostendum.core.procedure.RunEvent.Kind;
 import org.ostendum.core.procedure.Situation;
 import org.ostendum.core.procedure.Step;
-import org.ostendum.web.judgement.Bench;
 import org.ostendum.web.page.Faults;
 import org.ostendum.web.procedures.ProcedureFile;
+import org.ostendum.web.state.BatteryStates;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.Job;
@@ -40,7 +39,7 @@ public class JobRunning {
     private final Situations situations;
     private final Batteries batteries;
     private final Trainings trainings;
-    private final Bench bench;
+    private final BatteryStates batteryStates;
     private final Clock clock;
     private final ZoneId zone;
 
@@ -51,7 +50,7 @@ public class JobRunning {
             Situations situations,
             Batteries batteries,
             Trainings trainings,
-            Bench bench,
+            BatteryStates batteryStates,
             Clock clock,
             ZoneId zone) {
         this.jobs = jobs;
@@ -60,34 +59,41 @@ public class JobRunning {
         this.situations = situations;
         this.batteries = batteries;
         this.trainings = trainings;
-        this.bench = bench;
+        this.batteryStates = batteryStates;
         this.clock = clock;
         this.zone = zone;
     }
 
     /**
+     * A gate that did not stand open.
+     *
+     * @param kind whether it was overridden or looked at
+     */
+    public record PassedGate(GateKey gate, Kind kind, String words) {}
+
+    /**
      * Begins a job, or leads to the one like it that is under way.
      *
-     * @param overridden gates gone through, each with its reason
+     * @param passed gates that did not stand open: gone through with a reason, or looked at
      * @return the job's id
      */
     @Transactional
-    public long begin(Jobs.NewJob job, Map<GateKey, String> overridden) {
+    public long begin(Jobs.NewJob job, List<PassedGate> passed) {
         Optional<Long> begun = jobs.begin(job);
         if (begun.isEmpty()) {
             return jobs.openLike(job).orElseThrow();
         }
         int seq = 0;
-        for (Map.Entry<GateKey, String> gate : overridden.entrySet()) {
+        for (PassedGate gate : passed) {
             jobs.keep(
                     begun.get(),
                     ++seq,
                     new Jobs.NewEvent(
                             UUID.randomUUID().toString(),
                             job.personId(),
-                            Kind.GATE_OVERRIDDEN,
-                            gate.getKey().name(),
-                            gate.getValue()));
+                            gate.kind(),
+                            gate.gate().name(),
+                            gate.words()));
         }
         return begun.get();
     }
@@ -107,7 +113,7 @@ public class JobRunning {
                 .counts(
                         run.procedure().training(),
                         LocalDate.ofInstant(clock.instant(), zone),
-                        bench.rulebook().siteRules());
+                        batteryStates.rulebook().siteRules());
     }
 
     /** Keeps what a person says at a job, or tells why it cannot be kept. */
@@ -127,7 +133,7 @@ public class JobRunning {
         Battery battery =
                 job.batteryId() == null ? null : batteries.byId(job.batteryId()).orElse(null);
         SaidCheck check = new SaidCheck(
-                run, battery, bench.rulesFor(battery), person, words, clock.instant(), isTrained(run, person));
+                run, battery, batteryStates.rulesFor(battery), person, words, clock.instant(), isTrained(run, person));
         SaidCheck.Verdict verdict = check.of(said);
         if (verdict.overtaken() != null) {
             return new Answer.Overtaken(verdict.overtaken());
@@ -159,11 +165,11 @@ public class JobRunning {
             Job job, List<JobEvent> events, Said said, String value, Person person, @Nullable Battery battery) {
         int seq = events.isEmpty() ? 1 : events.get(events.size() - 1).seq() + 1;
         jobs.keep(job.id(), seq, new Jobs.NewEvent(said.key(), person.id(), said.kind(), said.about(), value));
-        if (said.kind() == Kind.DONE && battery != null) {
-            run(job, events)
-                    .current()
+        if (said.kind() == Kind.DONE) {
+            Run before = run(job, events);
+            before.current()
                     .filter(step -> step.id().equals(said.about()))
-                    .ifPresent(step -> effects.of(job, step, value, battery, person));
+                    .ifPresent(step -> effects.of(job, before, step, value, battery, person));
         }
         Run after = run(job, jobs.events(job.id()));
         if (after.status() == Status.FINISHED) {

@@ -1,7 +1,9 @@
 package org.ostendum.web.job;
 
 import java.util.List;
-import org.ostendum.web.judgement.Logbook;
+import java.util.Optional;
+import org.ostendum.core.event.BatteryEvent.DefectRighted;
+import org.ostendum.web.state.BatteryRecord;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Defects;
 import org.ostendum.web.store.EntryKind;
@@ -16,22 +18,23 @@ import org.springframework.transaction.annotation.Transactional;
 class Righting {
     private final Defects defects;
     private final Batteries batteries;
-    private final Logbook logbook;
+    private final BatteryRecord batteryRecord;
 
-    Righting(Defects defects, Batteries batteries, Logbook logbook) {
+    Righting(Defects defects, Batteries batteries, BatteryRecord batteryRecord) {
         this.defects = defects;
         this.batteries = batteries;
-        this.logbook = logbook;
+        this.batteryRecord = batteryRecord;
     }
 
     @Transactional
     public void putRight(Defects.Defect defect, String remark, Person person, Words words) {
-        if (defects.putRight(defect.id(), remark, person.id()) && defect.batteryId() != null) {
+        Optional<DefectRighted> righted = defects.putRight(defect.id(), remark, person.id());
+        if (righted.isPresent() && defect.batteryId() != null) {
             String told = words.text("defect.ledger", words.name(defect.kind()), remark);
+            NewEntry line = NewEntry.of(EntryKind.DEFECT_RIGHTED, righted.get().at(), person.id(), null, told);
             batteries
                     .byId(defect.batteryId())
-                    .ifPresent(battery -> logbook.write(
-                            battery, List.of(NewEntry.of(EntryKind.NOTE, words.now(), person.id(), null, told))));
+                    .ifPresent(battery -> batteryRecord.record(battery, List.of(line), List.of(righted.get())));
         }
     }
 }

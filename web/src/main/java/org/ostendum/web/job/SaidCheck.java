@@ -102,7 +102,7 @@ final class SaidCheck {
             case HANDED_OVER -> expect(run.status() == Status.RUNNING || run.status() == Status.PAUSED);
             case STOPPED -> expect(run.procedure().stop(said.about()).isPresent());
             case FINISHED -> finished();
-            case GATE_OVERRIDDEN -> expect(false);
+            case GATE_OVERRIDDEN, GATE_LOOKED -> expect(false);
         }
     }
 

@@ -1,36 +1,25 @@
 package org.ostendum.web.job;
 
 import java.time.ZoneId;
-import java.util.Collections;
 import java.util.List;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.charge.ChargeState;
-import org.ostendum.core.device.AirStatus;
-import org.ostendum.core.device.TagStatus;
-import org.ostendum.core.judge.Finding;
-import org.ostendum.core.judge.Gravities;
-import org.ostendum.core.judge.NextStep;
-import org.ostendum.core.measure.Happenings;
-import org.ostendum.core.measure.Round;
+import org.ostendum.core.procedure.GateOutcome;
+import org.ostendum.core.procedure.Gates;
 import org.ostendum.core.procedure.Situation;
-import org.ostendum.core.procedure.Situation.BatteryFacts;
+import org.ostendum.core.procedure.Situation.Subject;
+import org.ostendum.core.procedure.Situation.Target;
 import org.ostendum.core.procedure.Situation.WeightPlate;
-import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.safety.StationCheck;
 import org.ostendum.core.safety.StationState;
 import org.ostendum.core.safety.Training;
 import org.ostendum.web.devices.Hearings;
-import org.ostendum.web.judgement.Bench;
 import org.ostendum.web.procedures.ProcedureFile;
+import org.ostendum.web.state.BatteryStates;
+import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Battery;
-import org.ostendum.web.store.BatteryState;
-import org.ostendum.web.store.ClosedRound;
-import org.ostendum.web.store.Defects;
 import org.ostendum.web.store.Machine;
 import org.ostendum.web.store.Person;
 import org.ostendum.web.store.Rooms;
-import org.ostendum.web.store.Rounds;
 import org.ostendum.web.store.Stations;
 import org.ostendum.web.store.Trainings;
 import org.springframework.stereotype.Service;
@@ -38,29 +27,26 @@ import org.springframework.stereotype.Service;
 /** Puts together what the gates look at: the battery's, the room's and the person's real state. */
 @Service
 public class Situations {
-    private final Bench bench;
-    private final Rounds rounds;
+    private final BatteryStates batteryStates;
+    private final Batteries batteries;
     private final Stations stations;
     private final Trainings trainings;
-    private final Defects defects;
     private final Rooms rooms;
     private final Hearings hearings;
     private final ZoneId zone;
 
     Situations(
-            Bench bench,
-            Rounds rounds,
+            BatteryStates batteryStates,
+            Batteries batteries,
             Stations stations,
             Trainings trainings,
-            Defects defects,
             Rooms rooms,
             Hearings hearings,
             ZoneId zone) {
-        this.bench = bench;
-        this.rounds = rounds;
+        this.batteryStates = batteryStates;
+        this.batteries = batteries;
         this.stations = stations;
         this.trainings = trainings;
-        this.defects = defects;
         this.rooms = rooms;
         this.hearings = hearings;
         this.zone = zone;
@@ -79,22 +65,27 @@ public class Situations {
     /** @return the procedure with every limit as the Rulebook holds it for a battery, or for the site */
     public ProcedureFile asRunOn(@Nullable Battery battery, ProcedureFile file) {
         return file.under(
-                bench.rulesFor(battery),
+                batteryStates.rulesFor(battery),
                 battery == null ? null : battery.type().model().duty());
+    }
+
+    /** @return the procedure without the questions that the state answers: people are asked only for what nobody knows */
+    public ProcedureFile asRunOn(@Nullable Battery battery, ProcedureFile file, Situation situation) {
+        return asRunOn(battery, file).without(gate -> Gates.ask(gate, situation) instanceof GateOutcome.Open);
     }
 
     /** @param machine the battery is to go into; null for none */
     public Situation of(Training needed, @Nullable Battery battery, @Nullable Machine machine, Person person) {
-        Rules rules = bench.rulesFor(battery);
         return new Situation(
-                bench.instant(),
+                batteryStates.instant(),
                 zone,
-                rules,
+                batteryStates.rulesFor(battery),
                 needed,
                 trainings.of(person.id()),
                 stations(roomOf(battery)),
-                battery == null ? null : facts(battery, machine, rules),
-                null);
+                battery == null ? null : subject(battery),
+                null,
+                machine == null ? null : target(machine));
     }
 
     /** What was checked by hand; a fan whose contact is heard is taken as it stands now. */
@@ -104,55 +95,30 @@ public class Situations {
         return hearings.air(room)
                 .map(air -> checked.stream()
                         .map(s -> s.check() == StationCheck.VENTILATION
-                                ? new StationState(s.check(), bench.instant(), air.isFanOn(), s.contents())
+                                ? new StationState(s.check(), batteryStates.instant(), air.isFanOn(), s.contents())
                                 : s)
                         .toList())
                 .orElse(checked);
     }
 
-    private BatteryFacts facts(Battery battery, @Nullable Machine machine, Rules rules) {
-        BatteryState state = bench.stateOf(battery);
-        List<ClosedRound> last = rounds.history(battery.id(), 1);
-        @Nullable Round round = last.isEmpty() ? null : last.get(0).past().round();
-        Gravities gravities = round == null ? null : Gravities.of(round, rules.temperatureCorrection());
-        return new BatteryFacts(
+    private Subject subject(Battery battery) {
+        return new Subject(
                 battery.code(),
-                battery.type().model().kind().hasCaps(),
-                state.happenings(),
-                charge(battery, state, rules),
-                stillHeld(state),
-                round == null ? null : round.temperature(),
-                round == null ? null : round.takenAt(),
-                gravities == null || gravities.isEmpty()
-                        ? null
-                        : Collections.min(gravities.byCell().values()),
-                defects.openOf(battery.id(), battery.machineId()).stream()
-                        .map(Defects.Defect::kind)
-                        .collect(Collectors.toSet()),
+                batteryStates.stateOf(battery),
                 battery.type().weightKg(),
-                plate(machine));
+                battery.type().connector());
     }
 
-    private ChargeState charge(Battery battery, BatteryState state, Rules rules) {
-        return ChargeState.of(
-                state.happenings(),
-                bench.instant(),
-                rules,
-                hearings.tag(battery.id()).map(TagStatus::celsius).orElse(null),
-                hearings.air(roomOf(battery)).map(AirStatus::celsius).orElse(null));
-    }
-
-    /** Plates that were covered since the round no longer stand against a charge. */
-    private static List<Finding> stillHeld(BatteryState state) {
-        boolean covered = Happenings.follows(state.happenings().water(), state.roundTakenAt());
-        return state.verdict().findings().stream()
-                .filter(f -> !(covered && f.next() == NextStep.COVER_PLATES))
-                .toList();
-    }
-
-    private static @Nullable WeightPlate plate(@Nullable Machine machine) {
-        return machine == null || machine.weightFromKg() == null || machine.weightToKg() == null
+    private Target target(Machine machine) {
+        @Nullable
+        WeightPlate plate = machine.weightFromKg() == null || machine.weightToKg() == null
                 ? null
-                : new WeightPlate(machine.code(), machine.weightFromKg(), machine.weightToKg());
+                : new WeightPlate(machine.weightFromKg(), machine.weightToKg());
+        return new Target(
+                machine.code(),
+                machine.volts(),
+                machine.connector(),
+                plate,
+                batteries.inMachine(machine.id()).map(Battery::code).orElse(null));
     }
 }

@@ -1,51 +1,105 @@
 package org.ostendum.web.job;
 
-import java.math.BigDecimal;
 import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.charge.ChargeKind;
+import org.ostendum.core.event.BatteryEvent;
+import org.ostendum.core.event.ChargeKind;
+import org.ostendum.core.procedure.Run;
 import org.ostendum.core.procedure.Step;
 import org.ostendum.core.procedure.StepEffect;
 import org.ostendum.core.procedure.Task;
+import org.ostendum.core.quantity.Millilitres;
+import org.ostendum.core.safety.StationCheck;
 import org.ostendum.web.charging.Charges;
-import org.ostendum.web.judgement.Logbook;
+import org.ostendum.web.state.BatteryRecord;
 import org.ostendum.web.store.Battery;
-import org.ostendum.web.store.EntryKind;
 import org.ostendum.web.store.Job;
+import org.ostendum.web.store.LedgerEvents;
 import org.ostendum.web.store.NewEntry;
 import org.ostendum.web.store.Payload;
 import org.ostendum.web.store.Person;
+import org.ostendum.web.store.Stations;
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.node.ObjectNode;
 
 /** What settling a step means for the battery at once. */
 @Component
 class StepEffects {
     private final Charges charges;
-    private final Logbook logbook;
+    private final BatteryRecord batteryRecord;
+    private final Stations stations;
     private final Clock clock;
 
-    StepEffects(Charges charges, Logbook logbook, Clock clock) {
+    StepEffects(Charges charges, BatteryRecord batteryRecord, Stations stations, Clock clock) {
         this.charges = charges;
-        this.logbook = logbook;
+        this.batteryRecord = batteryRecord;
+        this.stations = stations;
         this.clock = clock;
     }
 
     /** Needs the transaction in which the step is settled. */
-    void of(Job job, Step step, String value, Battery battery, Person person) {
+    void of(Job job, Run run, Step step, String value, @Nullable Battery battery, Person person) {
         StepEffect effect = step.effect();
         if (effect == null || stops(step, value)) {
             return;
         }
-        switch (effect) {
-            case CURRENT_ON -> charges.begin(battery, job.chargerId(), kind(job));
-            case CURRENT_OFF -> charges.end(battery);
-            case CHARGE_BEGUN -> {
-                write(job, EntryKind.CHARGE_START, null, battery, person);
-                charges.begin(battery, job.chargerId(), kind(job));
-            }
-            case WATERED -> write(job, EntryKind.WATER, value, battery, person);
+        if (effect == StepEffect.KIT_USED) {
+            useKit(job, person);
+        } else if (battery != null) {
+            of(effect, job, run, value, battery, person);
         }
+    }
+
+    /** Whatever is left in it, nobody relies on it before it was looked through. */
+    private void useKit(Job job, Person person) {
+        stations.of(job.roomId()).stream()
+                .filter(station -> station.state().check() == StationCheck.SPILL_KIT)
+                .forEach(kit -> stations.check(kit.id(), false, "Job " + job.id(), person.id()));
+    }
+
+    private void of(StepEffect effect, Job job, Run run, String value, Battery battery, Person person) {
+        Instant at = clock.instant();
+        switch (effect) {
+            case CHARGE_BEGUN -> {
+                // First the run on its charger, so that the line does not begin another one.
+                charges.begin(battery, job.chargerId(), kind(job));
+                write(job, new BatteryEvent.ChargeStarted(at, kind(job), job.charger()), battery, person);
+            }
+            case EQUALISE_ENDED -> {
+                charges.end(battery);
+                write(job, new BatteryEvent.Equalised(at, hours(run)), battery, person);
+            }
+            case COVERED ->
+                write(
+                        job,
+                        new BatteryEvent.Watered(at, millilitres(value), null, BatteryEvent.Fill.COVERED),
+                        battery,
+                        person);
+            case KIT_USED -> throw new IllegalArgumentException("It is the room's");
+        }
+    }
+
+    /** As many as the job has measured before; null where that was left out. */
+    private static @Nullable Duration hours(Run run) {
+        return run.procedure().steps().stream()
+                .filter(step -> step.task() instanceof Task.Measure measure
+                        && measure.unit().equals("h"))
+                .map(step -> run.value(step.id()))
+                .filter(value -> !value.isEmpty())
+                .findFirst()
+                .map(value -> Duration.ofSeconds(Math.round(number(value) * 3600)))
+                .orElse(null);
+    }
+
+    private static @Nullable Millilitres millilitres(String value) {
+        return value.isEmpty() ? null : Millilitres.of(number(value));
+    }
+
+    private static double number(String value) {
+        return Double.parseDouble(value.replace(',', '.'));
     }
 
     private static boolean stops(Step step, String value) {
@@ -57,20 +111,10 @@ class StepEffects {
         return job.chargeKind() == null ? ChargeKind.CONVENTIONAL : job.chargeKind();
     }
 
-    private void write(Job job, EntryKind kind, @Nullable String quantity, Battery battery, Person person) {
-        String payload = Payload.object()
-                .put("job", job.id())
-                .put("procedure", job.procedureId())
-                .toString();
-        logbook.write(
-                battery,
-                List.of(new NewEntry(
-                        kind,
-                        clock.instant(),
-                        person.id(),
-                        null,
-                        quantity == null || quantity.isEmpty() ? null : new BigDecimal(quantity.replace(',', '.')),
-                        null,
-                        payload)));
+    private void write(Job job, BatteryEvent event, Battery battery, Person person) {
+        NewEntry line = LedgerEvents.entry(event, person.id(), "");
+        ObjectNode payload =
+                ((ObjectNode) Payload.read(line.payload())).put("job", job.id()).put("procedure", job.procedureId());
+        batteryRecord.record(battery, List.of(line.with(payload.toString())));
     }
 }

@@ -8,6 +8,7 @@ import org.ostendum.core.measure.Coverage;
 import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.SpecificGravity;
+import org.ostendum.web.store.EntryKind;
 import org.ostendum.web.store.LedgerEntry;
 import org.ostendum.web.store.Payload;
 import org.ostendum.web.store.VerdictText;
@@ -89,25 +90,18 @@ public record LedgerLine(
                         payload.path("cells").size(),
                         words.name(Coverage.valueOf(payload.path("coverage").asString())),
                         words.name(RoundState.valueOf(payload.path("state").asString())));
-            case CORRECTION ->
-                words.text(
-                        "line.correction",
-                        words.text(
-                                "line.correction.cell",
-                                payload.path("is").path("cell").asInt()),
-                        gravity(payload.path("is"), words),
-                        gravity(payload.path("was"), words),
-                        payload.path("reason").asString());
-            case MOVED ->
-                words.text(
-                        "line.moved",
-                        payload.path("from").asString(),
-                        payload.path("to").asString());
-            case WATER ->
+            case CORRECTION -> correction(payload, words);
+            case MOVED -> moved(payload, words);
+            case WATER, DREW_OFF ->
                 entry.quantity() == null ? "" : words.volume(entry.quantity().doubleValue());
-            case CHARGE_END, DISCHARGE -> amount("line.amp-hours", entry, words);
+            case CHARGE_END -> charge(entry, payload, words);
+            case DISCHARGE -> amount("line.amp-hours", entry, words);
+            case LEVEL ->
+                words.text("line.correction.cell", entry.cell() == null ? 0 : entry.cell())
+                        + ", "
+                        + amount("line.millimetres", entry, words);
             case EQUALISE_END, STANDING_FLAT -> amount("line.hours", entry, words);
-            case TEMPERATURE_MAX ->
+            case TEMPERATURE_MAX, TEMPERATURE ->
                 entry.quantity() == null
                         ? ""
                         : words.temperature(Celsius.of(entry.quantity().doubleValue()));
@@ -117,8 +111,74 @@ public record LedgerLine(
                         "line.volts",
                         payload.path("read").asInt(),
                         words.text("Load." + payload.path("load").asString()));
-            case ADDED, CHARGE_START, WASH, NOTE, JOB -> "";
+            case ACID_ADJUSTED -> entry.cell() == null ? "" : words.text("line.correction.cell", entry.cell());
+            case ADDED,
+                    CHARGE_START,
+                    WASH,
+                    NOTE,
+                    JOB,
+                    CHARGER_CHECKED,
+                    DEFECT,
+                    DEFECT_RIGHTED,
+                    HELD,
+                    RELEASED,
+                    COMMISSIONED,
+                    STORED,
+                    RETIRED -> "";
         };
+    }
+
+    private static String correction(JsonNode payload, Words words) {
+        String reason = payload.path("reason").asString();
+        if (payload.has("takenBack")) {
+            EntryKind kind = EntryKind.valueOf(payload.path("takenBack").asString());
+            return words.text("line.taken-back.of", words.name(kind), reason);
+        } else if (payload.path("is").has("state")) {
+            return words.text(
+                    "line.correction",
+                    words.text("line.correction.round"),
+                    state(payload.path("is"), words),
+                    state(payload.path("was"), words),
+                    reason);
+        }
+        return words.text(
+                "line.correction",
+                words.text(
+                        "line.correction.cell", payload.path("is").path("cell").asInt()),
+                gravity(payload.path("is"), words),
+                gravity(payload.path("was"), words),
+                reason);
+    }
+
+    private static String state(JsonNode round, Words words) {
+        String state = words.name(RoundState.valueOf(round.path("state").asString()));
+        return round.has("celsiusTenths")
+                ? state + ", "
+                        + words.temperature(
+                                new Celsius(round.path("celsiusTenths").asInt()))
+                : state;
+    }
+
+    private static String moved(JsonNode payload, Words words) {
+        return payload.has("to")
+                ? words.text(
+                        "line.moved",
+                        payload.path("from").asString(),
+                        payload.path("to").asString())
+                : payload.path("machine").asString(payload.path("slot").asString(""));
+    }
+
+    /** How a charge ended, by what was said of it. */
+    private static String charge(LedgerEntry entry, JsonNode payload, Words words) {
+        List<String> parts = new ArrayList<>();
+        String how = payload.path("how").asString("");
+        parts.add(words.text("ending." + (how.isEmpty() ? "unstated" : how)));
+        payload.path("evidence").forEach(sign -> parts.add(words.text("ending." + sign.asString())));
+        String amount = amount("line.amp-hours", entry, words);
+        if (!amount.isEmpty()) {
+            parts.add(amount);
+        }
+        return String.join(", ", parts);
     }
 
     /** What a job leaves in the ledger besides its figure. */

@@ -56,6 +56,11 @@ public final class TypedForm {
         return text;
     }
 
+    /** A text of at most {@code most} characters, empty where nothing was typed. */
+    public String textIfTyped(String field, int most) {
+        return get(field).isEmpty() ? "" : text(field, most);
+    }
+
     /** A code that can stand in an address: letters, digits and hyphens, at most 20. */
     public String code(String field) {
         String code = text(field, 60);

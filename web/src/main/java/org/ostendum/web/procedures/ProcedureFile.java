@@ -5,10 +5,12 @@ import com.fasterxml.jackson.annotation.JsonProperty;
 import java.time.Duration;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Set;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.Duty;
-import org.ostendum.core.procedure.DefectKind;
+import org.ostendum.core.defect.DefectKind;
 import org.ostendum.core.procedure.GateKey;
 import org.ostendum.core.procedure.Procedure;
 import org.ostendum.core.procedure.Step;
@@ -21,6 +23,7 @@ import org.ostendum.core.safety.Dress;
 import org.ostendum.core.safety.Hazard;
 import org.ostendum.core.safety.Training;
 import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.cfg.EnumFeature;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.dataformat.yaml.YAMLMapper;
 
@@ -47,9 +50,20 @@ public record ProcedureFile(
     private static final YAMLMapper YAML = YAMLMapper.builder()
             .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
             .build();
+    /** Jobs under way keep words that later procedures may not know any more. */
     private static final JsonMapper JSON = JsonMapper.builder()
-            .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+            .enable(EnumFeature.READ_UNKNOWN_ENUM_VALUES_AS_NULL)
             .build();
+
+    /** @return the same procedure without the steps that ask what is known already */
+    public ProcedureFile without(Predicate<GateKey> known) {
+        return with(
+                orNone(gates),
+                references,
+                steps.stream()
+                        .filter(step -> step.answers() == null || !known.test(step.answers()))
+                        .toList());
+    }
 
     /** One step; at most one of {@code hold} to {@code signOff} says what completes it, none means that it is done. */
     @JsonInclude(JsonInclude.Include.NON_NULL)
@@ -68,7 +82,8 @@ public record ProcedureFile(
             Task.Rows.@Nullable Kind rows,
             @Nullable List<String> signOff,
             @Nullable StepEffect effect,
-            @Nullable GateKey gate) {
+            @Nullable GateKey gate,
+            @Nullable GateKey answers) {
 
         Step step() {
             return new Step(
@@ -80,7 +95,8 @@ public record ProcedureFile(
                     Boolean.TRUE.equals(photos),
                     Boolean.TRUE.equals(skip),
                     effect,
-                    gate);
+                    gate,
+                    answers);
         }
 
         private StepText under(Rules rules, @Nullable Duty duty) {
@@ -103,12 +119,14 @@ public record ProcedureFile(
                     rows,
                     signOff,
                     effect,
-                    gate);
+                    gate,
+                    answers);
         }
 
         /** A plain step: nothing but words, done when it is said to be done. */
         static StepText plain(String id, String text) {
-            return new StepText(id, text, null, null, null, null, null, null, null, null, null, null, null, null, null);
+            return new StepText(
+                    id, text, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
         }
 
         /** The same step, done when a state has been confirmed. */
@@ -128,7 +146,8 @@ public record ProcedureFile(
                     rows,
                     signOff,
                     effect,
-                    gate);
+                    gate,
+                    answers);
         }
 
         /** The same step with other words beside it. */
@@ -148,7 +167,8 @@ public record ProcedureFile(
                     rows,
                     signOff,
                     effect,
-                    gate);
+                    gate,
+                    answers);
         }
 
         private Task task() {
@@ -243,7 +263,7 @@ public record ProcedureFile(
                         .map(s -> new StopCondition(s.id(), s.text(), s.then(), s.procedure(), s.defect()))
                         .toList(),
                 practices,
-                records,
+                records == null || Objects.isNull(records.happening()) ? null : records,
                 Boolean.TRUE.equals(report),
                 references);
     }

@@ -7,18 +7,17 @@ import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.charge.ChargeState;
-import org.ostendum.core.charge.ChargeState.Phase;
-import org.ostendum.core.judge.Severity;
 import org.ostendum.core.next.NextThing;
 import org.ostendum.core.next.NextThings;
 import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.safety.StationState;
+import org.ostendum.core.state.BatteryState;
+import org.ostendum.core.state.BatteryState.Phase;
 import org.ostendum.web.draw.Box;
-import org.ostendum.web.judgement.Bench;
+import org.ostendum.web.state.BatteryStates;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Battery;
-import org.ostendum.web.store.BatteryState;
 import org.ostendum.web.store.OpenRounds;
 import org.ostendum.web.store.RoomPlan;
 import org.ostendum.web.store.RoomPlan.Slot;
@@ -33,14 +32,14 @@ class RoomDesk {
     private static final double DRAWN_WIDTH = 880;
 
     private final Batteries batteries;
-    private final Bench bench;
+    private final BatteryStates batteryStates;
     private final OpenRounds openRounds;
     private final Stations stations;
     private final ZoneId zone;
 
-    RoomDesk(Batteries batteries, Bench bench, OpenRounds openRounds, Stations stations, ZoneId zone) {
+    RoomDesk(Batteries batteries, BatteryStates batteryStates, OpenRounds openRounds, Stations stations, ZoneId zone) {
         this.batteries = batteries;
-        this.bench = bench;
+        this.batteryStates = batteryStates;
         this.openRounds = openRounds;
         this.stations = stations;
         this.zone = zone;
@@ -67,18 +66,18 @@ class RoomDesk {
     /** Somebody has a round open on a battery. */
     record InWork(String battery, String person) {}
 
-    private record Standing(Battery battery, BatteryState state, ChargeState charge, List<NextThing> things) {
+    private record Standing(Battery battery, BatteryState state, List<NextThing> things) {
         Severity severity() {
-            return things.stream().map(NextThing::severity).reduce(Severity.FIT, Severity::worse);
+            return things.stream().map(NextThing::severity).reduce(state.severity(), Severity::worse);
         }
     }
 
     RoomView view(RoomPlan plan, Words words) {
         List<Battery> here = batteries.inRoom(plan.id());
-        Rulebook book = bench.rulebook();
-        Map<Long, BatteryState> states = bench.statesOf(here, book);
+        Rulebook book = batteryStates.rulebook();
+        Map<Long, BatteryState> states = batteryStates.statesOf(here, book);
         List<Standing> standing =
-                here.stream().map(b -> standing(b, states.get(b.id()), book)).toList();
+                here.stream().map(b -> standing(b, states.get(b.id()))).toList();
         Map<Long, Standing> bySlot = standing.stream()
                 .filter(s -> s.battery().slotId() != null)
                 .collect(Collectors.toMap(s -> slotId(s.battery()), Function.identity()));
@@ -101,7 +100,7 @@ class RoomDesk {
 
     private List<Unready> unready(RoomPlan plan, Rules rules) {
         return stations.of(plan.id()).stream()
-                .map(s -> new Unready(s.name(), s.state().standing(bench.instant(), zone, rules)))
+                .map(s -> new Unready(s.name(), s.state().standing(batteryStates.instant(), zone, rules)))
                 .filter(u -> !u.standing().canBeReliedOn())
                 .toList();
     }
@@ -116,14 +115,9 @@ class RoomDesk {
         return id == null ? 0 : id;
     }
 
-    private Standing standing(Battery battery, @Nullable BatteryState known, Rulebook book) {
-        BatteryState state = known == null ? bench.stateOf(battery) : known;
-        var now = bench.now(battery, state, book);
-        return new Standing(
-                battery,
-                state,
-                ChargeState.of(state.happenings(), bench.instant(), now.rules()),
-                NextThings.of(now, bench.instant()));
+    private Standing standing(Battery battery, @Nullable BatteryState known) {
+        BatteryState state = known == null ? batteryStates.stateOf(battery) : known;
+        return new Standing(battery, state, NextThings.of(battery.code(), state));
     }
 
     private List<InWork> inWork(List<Battery> here) {
@@ -153,28 +147,29 @@ class RoomDesk {
                 machine,
                 standing.severity(),
                 word(standing, words),
-                standing.charge().phase() == Phase.READY || standing.charge().phase() == Phase.COOLING,
+                standing.state().full().isYes(),
                 plate,
                 slot.number());
     }
 
     /** The state in a word: what is most urgent to be done, else where it stands between charge and work. */
     private static String word(Standing standing, Words words) {
-        if (standing.charge().phase() == Phase.CHARGING && standing.severity() != Severity.STOP) {
+        if (standing.state().phase() == Phase.CHARGING && standing.severity() != Severity.STOP) {
             return words.text("phase.CHARGING");
         }
         if (!standing.things().isEmpty()) {
             NextThing first = standing.things().get(0);
             return words.text("tile." + first.step());
         }
-        return standing.charge().phase() == Phase.COOLING
-                ? words.text("phase.cooling", (int) (standing.charge().left().toMinutes() / 60) + 1)
-                : words.text("phase." + standing.charge().phase());
+        return standing.state().phase() == Phase.COOLING
+                ? words.text(
+                        "phase.cooling", (int) (standing.state().coolingLeft().toMinutes() / 60) + 1)
+                : words.text("phase." + standing.state().phase());
     }
 
     private static RoomPlotter.ChargerSays chargerSays(
             @Nullable Standing standing, RoomPlan.Charger charger, Words words) {
-        boolean on = standing != null && standing.charge().phase() == Phase.CHARGING;
+        boolean on = standing != null && standing.state().phase() == Phase.CHARGING;
         String state = words.text(on ? "room.charger.on" : "room.charger.off");
         return new RoomPlotter.ChargerSays(charger.code() + " " + state, on);
     }

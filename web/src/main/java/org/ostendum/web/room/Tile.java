@@ -1,7 +1,7 @@
 package org.ostendum.web.room;
 
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.judge.Severity;
+import org.ostendum.core.rulebook.Severity;
 import org.ostendum.web.draw.Box;
 import org.ostendum.web.words.Words;
 

@@ -5,10 +5,8 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.judge.Case;
 import org.ostendum.core.judge.Finding;
 import org.ostendum.core.judge.FindingCode;
-import org.ostendum.core.judge.Judge;
 import org.ostendum.core.judge.Verdict;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.measure.RoundPath;
@@ -18,7 +16,7 @@ import org.ostendum.web.battery.CellFigure;
 import org.ostendum.web.battery.CellFigures;
 import org.ostendum.web.draw.BatteryDrawing;
 import org.ostendum.web.draw.BatteryPlotter;
-import org.ostendum.web.judgement.Bench;
+import org.ostendum.web.state.BatteryStates;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.KeptValue;
 import org.ostendum.web.store.OpenRound;
@@ -32,10 +30,10 @@ class BoardDesk {
     private static final double DRAWN_WIDTH = 840;
     private static final double DRAWN_HEIGHT = 400;
 
-    private final Bench bench;
+    private final BatteryStates batteryStates;
 
-    BoardDesk(Bench bench) {
-        this.bench = bench;
+    BoardDesk(BatteryStates batteryStates) {
+        this.batteryStates = batteryStates;
     }
 
     /**
@@ -90,9 +88,8 @@ class BoardDesk {
     Board board(Battery battery, OpenRound open, Person person, Words words) {
         int count = battery.type().model().cells();
         RoundSheet sheet = open.sheet(count);
-        Round round = sheet.round(bench.instant(), open.state());
-        Case judged = bench.caseOf(battery, round);
-        Verdict verdict = Judge.judge(judged);
+        Round round = sheet.round(batteryStates.instant(), open.state());
+        Verdict verdict = batteryStates.with(battery, round).verdict();
         BatteryDrawing drawing = BatteryPlotter.plot(
                 battery.type().model().layout(), battery.type().cablesLeft(), DRAWN_WIDTH, DRAWN_HEIGHT);
         Set<Integer> done = sheet.done();

@@ -4,12 +4,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.measure.Happenings;
 import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.measure.SheetField;
+import org.ostendum.core.state.BatteryState;
 import org.ostendum.web.job.GateLine;
-import org.ostendum.web.judgement.Bench;
 import org.ostendum.web.page.NotFound;
+import org.ostendum.web.state.BatteryStates;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.KeptValue;
@@ -36,16 +36,21 @@ class RoundController {
     private final OpenRounds rounds;
     private final RoundTaking taking;
     private final BoardDesk desk;
-    private final Bench bench;
+    private final BatteryStates batteryStates;
     private final RoundGates gates;
 
     RoundController(
-            Batteries batteries, OpenRounds rounds, RoundTaking taking, BoardDesk desk, Bench bench, RoundGates gates) {
+            Batteries batteries,
+            OpenRounds rounds,
+            RoundTaking taking,
+            BoardDesk desk,
+            BatteryStates batteryStates,
+            RoundGates gates) {
         this.batteries = batteries;
         this.rounds = rounds;
         this.taking = taking;
         this.desk = desk;
-        this.bench = bench;
+        this.batteryStates = batteryStates;
         this.gates = gates;
     }
 
@@ -59,13 +64,11 @@ class RoundController {
             page.addAttribute("board", desk.board(battery, open.get(), person, words));
             return "round/round";
         }
-        Happenings happenings = bench.stateOf(battery).happenings();
+        BatteryState state = batteryStates.stateOf(battery);
         page.addAttribute("battery", battery);
         page.addAttribute("shut", gates.shut(battery, person, words));
-        page.addAttribute("state", happenings.state());
-        page.addAttribute(
-                "watered",
-                happenings.water() != null && happenings.chargesSinceWater() == 0 ? happenings.water() : null);
+        page.addAttribute("state", state.roundState());
+        page.addAttribute("watered", state.mixed().isNo() ? state.water().watered() : null);
         return "round/begin";
     }
 

@@ -18,7 +18,13 @@ import org.springframework.stereotype.Component;
 @Component
 class RoundGates {
     private static final List<GateKey> BEFORE_CAPS = List.of(
-            GateKey.HAS_CAPS, GateKey.TRAINED, GateKey.STATION_READY, GateKey.UNDAMAGED, GateKey.MIXED_BEFORE_ROUND);
+            GateKey.HAS_CAPS,
+            GateKey.TRAINED,
+            GateKey.STATION_READY,
+            GateKey.COMMISSIONED,
+            GateKey.UNDAMAGED,
+            GateKey.NOT_CHARGING,
+            GateKey.MIXED_BEFORE_ROUND);
 
     /** The job that a lead goes through the gates with; while it is under way, rounds can be begun. */
     static final String ALL_THE_SAME = "round-after-water";

@@ -7,8 +7,8 @@ import org.ostendum.core.measure.Coverage;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.measure.RoundSheet;
 import org.ostendum.core.measure.SheetField;
-import org.ostendum.web.judgement.Bench;
-import org.ostendum.web.judgement.RoundRecord;
+import org.ostendum.web.state.BatteryStates;
+import org.ostendum.web.state.RoundRecord;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.KeptValue;
 import org.ostendum.web.store.OpenRound;
@@ -23,12 +23,12 @@ import org.springframework.transaction.annotation.Transactional;
 class RoundTaking {
     private final OpenRounds rounds;
     private final RoundRecord record;
-    private final Bench bench;
+    private final BatteryStates batteryStates;
 
-    RoundTaking(OpenRounds rounds, RoundRecord record, Bench bench) {
+    RoundTaking(OpenRounds rounds, RoundRecord record, BatteryStates batteryStates) {
         this.rounds = rounds;
         this.record = record;
-        this.bench = bench;
+        this.batteryStates = batteryStates;
     }
 
     /**
@@ -50,11 +50,12 @@ class RoundTaking {
         if (read.fault() != null) {
             return new Keeping.Refused(read.fault());
         }
-        if (rounds.isKept(sent.key())) {
-            return new Keeping.Kept();
-        }
+        // Locked before anything is read, so that of two who type at once the second is told.
         if (!rounds.lock(roundId)) {
             return new Keeping.Gone();
+        }
+        if (rounds.isKept(sent.key())) {
+            return new Keeping.Kept();
         }
         Optional<KeptValue> theirs = rounds.latest(roundId, sent.cell(), sent.field())
                 .filter(latest -> latest.id() != sent.base() && latest.personId() != person.id())
@@ -82,7 +83,7 @@ class RoundTaking {
         if (sheet.readings().isEmpty()) {
             return false;
         }
-        Round round = sheet.round(bench.instant(), open.state());
+        Round round = sheet.round(batteryStates.instant(), open.state());
         record.close(battery, roundId, round, coverage(open, sheet, cells), person.id());
         return true;
     }

@@ -8,13 +8,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.judge.Severity;
 import org.ostendum.core.rulebook.RuleKey;
-import org.ostendum.web.judgement.Bench;
+import org.ostendum.core.rulebook.Severity;
+import org.ostendum.core.state.BatteryState;
 import org.ostendum.web.page.Faults;
 import org.ostendum.web.page.NotFound;
+import org.ostendum.web.state.BatteryStates;
 import org.ostendum.web.store.Batteries;
-import org.ostendum.web.store.BatteryState;
 import org.ostendum.web.store.Models;
 import org.ostendum.web.store.Person;
 import org.ostendum.web.store.RuleChange;
@@ -37,13 +37,13 @@ class RulesController {
     private final RuleChanges changes;
     private final Models models;
     private final Batteries batteries;
-    private final Bench bench;
+    private final BatteryStates batteryStates;
 
-    RulesController(RuleChanges changes, Models models, Batteries batteries, Bench bench) {
+    RulesController(RuleChanges changes, Models models, Batteries batteries, BatteryStates batteryStates) {
         this.changes = changes;
         this.models = models;
         this.batteries = batteries;
-        this.bench = bench;
+        this.batteryStates = batteryStates;
     }
 
     /** A change as typed. */
@@ -127,7 +127,7 @@ class RulesController {
     }
 
     private Map<Long, Severity> severities() {
-        return bench.statesOf(batteries.all()).entrySet().stream()
+        return batteryStates.statesOf(batteries.all()).entrySet().stream()
                 .collect(Collectors.toMap(Map.Entry::getKey, e -> severity(e.getValue())));
     }
 

@@ -12,10 +12,10 @@ import org.ostendum.core.safety.StationCheck;
 import org.ostendum.core.safety.StationState.Standing;
 import org.ostendum.core.safety.Trained;
 import org.ostendum.core.safety.Training;
-import org.ostendum.web.judgement.Bench;
 import org.ostendum.web.page.Faults;
 import org.ostendum.web.page.NotFound;
 import org.ostendum.web.page.TypedForm;
+import org.ostendum.web.state.BatteryStates;
 import org.ostendum.web.store.People;
 import org.ostendum.web.store.Person;
 import org.ostendum.web.store.Rooms;
@@ -39,15 +39,21 @@ class SafetyController {
     private final Stations stations;
     private final Trainings trainings;
     private final People people;
-    private final Bench bench;
+    private final BatteryStates batteryStates;
     private final ZoneId zone;
 
-    SafetyController(Rooms rooms, Stations stations, Trainings trainings, People people, Bench bench, ZoneId zone) {
+    SafetyController(
+            Rooms rooms,
+            Stations stations,
+            Trainings trainings,
+            People people,
+            BatteryStates batteryStates,
+            ZoneId zone) {
         this.rooms = rooms;
         this.stations = stations;
         this.trainings = trainings;
         this.people = people;
-        this.bench = bench;
+        this.batteryStates = batteryStates;
         this.zone = zone;
     }
 
@@ -77,7 +83,7 @@ class SafetyController {
     }
 
     private String show(TypedForm form, Words words, Model page) {
-        Rules rules = bench.rulebook().siteRules();
+        Rules rules = batteryStates.rulebook().siteRules();
         List<RoomStations> byRoom = rooms.names().stream()
                 .map(room -> new RoomStations(
                         room,

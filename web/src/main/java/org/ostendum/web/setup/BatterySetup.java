@@ -1,6 +1,5 @@
 package org.ostendum.web.setup;
 
-import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -8,13 +7,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.web.judgement.Logbook;
+import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.web.page.Faults;
 import org.ostendum.web.page.NotFound;
 import org.ostendum.web.page.TypedForm;
+import org.ostendum.web.state.BatteryRecord;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Battery;
-import org.ostendum.web.store.EntryKind;
+import org.ostendum.web.store.LedgerEvents;
 import org.ostendum.web.store.Machines;
 import org.ostendum.web.store.Models;
 import org.ostendum.web.store.NewEntry;
@@ -33,6 +33,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Adding batteries and changing where they stand and who waters them. */
 @Controller
@@ -42,7 +43,7 @@ class BatterySetup {
     private final Machines machines;
     private final Rooms rooms;
     private final People people;
-    private final Logbook logbook;
+    private final BatteryRecord batteryRecord;
     private final TransactionTemplate transaction;
     private final ZoneId zone;
 
@@ -52,7 +53,7 @@ class BatterySetup {
             Machines machines,
             Rooms rooms,
             People people,
-            Logbook logbook,
+            BatteryRecord batteryRecord,
             TransactionTemplate transaction,
             ZoneId zone) {
         this.batteries = batteries;
@@ -60,7 +61,7 @@ class BatterySetup {
         this.machines = machines;
         this.rooms = rooms;
         this.people = people;
-        this.logbook = logbook;
+        this.batteryRecord = batteryRecord;
         this.transaction = transaction;
         this.zone = zone;
     }
@@ -184,8 +185,9 @@ class BatterySetup {
                         batteries.place(id, read.slot(), read.machine());
                         batteries.nameWaterOwner(id, read.water());
                         Battery battery = batteries.byId(id).orElseThrow();
-                        logbook.write(
-                                battery, List.of(NewEntry.of(EntryKind.ADDED, words.now(), person.id(), null, "")));
+                        BatteryEvent came = new BatteryEvent.Arrived(
+                                words.now(), form.get("arrived").equals("dry"));
+                        batteryRecord.record(battery, List.of(LedgerEvents.entry(came, person.id(), "")));
                     }));
         }
         return done(form, null, read.code(), words, page, flash);
@@ -222,12 +224,12 @@ class BatterySetup {
         if (Objects.equals(was.place(), is.place())) {
             return;
         }
-        String payload = Payload.object()
-                .put("from", Objects.toString(was.place(), "–"))
-                .put("to", Objects.toString(is.place(), "–"))
-                .toString();
-        @Nullable BigDecimal none = null;
-        logbook.write(is, List.of(new NewEntry(EntryKind.MOVED, words.now(), person.id(), null, none, null, payload)));
+        BatteryEvent moved =
+                new BatteryEvent.Moved(words.now(), is.machineCode() == null ? is.place() : null, is.machineCode());
+        NewEntry line = LedgerEvents.entry(moved, person.id(), "");
+        ObjectNode told = (ObjectNode) Payload.read(line.payload());
+        told.put("from", Objects.toString(was.place(), "–")).put("to", Objects.toString(is.place(), "–"));
+        batteryRecord.record(is, List.of(line.with(told.toString())));
     }
 
     /** The database has the last word on what is taken: two people may have chosen the same code or slot at once. */

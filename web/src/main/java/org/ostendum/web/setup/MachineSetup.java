@@ -56,6 +56,10 @@ class MachineSetup {
                 Objects.toString(machine.weightFromKg(), ""),
                 "to",
                 Objects.toString(machine.weightToKg(), ""),
+                "volts",
+                Objects.toString(machine.volts(), ""),
+                "connector",
+                machine.connector(),
                 "slot",
                 Objects.toString(machine.slotId(), ""));
         return show(machine, form, words, page);
@@ -125,6 +129,8 @@ class MachineSetup {
         if (from.isPresent() && to.isPresent() && from.getAsInt() > to.getAsInt()) {
             form.fault("to", "fault.plate");
         }
+        OptionalInt volts = form.wholeIfTyped("volts", 2, 288);
+        String connector = form.textIfTyped("connector", 40);
         Long slot = form.id("slot");
         return kind.map(k -> new Machine(
                 id,
@@ -133,6 +139,8 @@ class MachineSetup {
                 k,
                 from.isPresent() ? (Integer) from.getAsInt() : null,
                 to.isPresent() ? (Integer) to.getAsInt() : null,
+                volts.isPresent() ? (Integer) volts.getAsInt() : null,
+                connector,
                 slot,
                 null));
     }

@@ -1,7 +1,7 @@
 package org.ostendum.web.setup;
 
 import java.util.Map;
-import org.ostendum.core.charge.ChargeKind;
+import org.ostendum.core.event.ChargeKind;
 import org.ostendum.web.charging.Schools;
 import org.ostendum.web.page.TypedForm;
 import org.ostendum.web.store.ChargeSchools;

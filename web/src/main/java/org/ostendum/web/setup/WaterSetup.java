@@ -3,9 +3,9 @@ package org.ostendum.web.setup;
 import java.util.Map;
 import org.ostendum.core.water.WaterQuality;
 import org.ostendum.core.water.WaterQuality.Analysis;
-import org.ostendum.web.judgement.Bench;
 import org.ostendum.web.page.Faults;
 import org.ostendum.web.page.TypedForm;
+import org.ostendum.web.state.BatteryStates;
 import org.ostendum.web.store.Person;
 import org.ostendum.web.store.WaterAnalyses;
 import org.ostendum.web.words.Words;
@@ -21,11 +21,11 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class WaterSetup {
     private final WaterAnalyses analyses;
-    private final Bench bench;
+    private final BatteryStates batteryStates;
 
-    WaterSetup(WaterAnalyses analyses, Bench bench) {
+    WaterSetup(WaterAnalyses analyses, BatteryStates batteryStates) {
         this.analyses = analyses;
-        this.bench = bench;
+        this.batteryStates = batteryStates;
     }
 
     @GetMapping("/setup/water")
@@ -39,7 +39,7 @@ class WaterSetup {
         page.addAttribute("faults", form.faults());
         page.addAttribute("analysis", analyses.newest().orElse(null));
         page.addAttribute(
-                "quality", WaterQuality.of(analyses.newest().orElse(null), words.now(), bench.rulesFor(null)));
+                "quality", WaterQuality.of(analyses.newest().orElse(null), words.now(), batteryStates.rulesFor(null)));
         return "setup/water";
     }
 

@@ -45,6 +45,11 @@ public class Batteries {
         return select().where(BATTERY.ID.eq(id)).fetchOptional(Batteries::battery);
     }
 
+    /** @return the battery that is in a machine */
+    public Optional<Battery> inMachine(long machineId) {
+        return select().where(BATTERY.MACHINE_ID.eq(machineId)).fetchOptional(Batteries::battery);
+    }
+
     /** @return batteries standing in the room or in machines parked there, by code */
     public List<Battery> inRoom(long roomId) {
         // Two index look-ups: an OR over both ways into the room would read every battery of the site.

@@ -3,7 +3,7 @@ package org.ostendum.web.store;
 import java.time.Duration;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.charge.ChargeKind;
+import org.ostendum.core.event.ChargeKind;
 
 /**
  * One charge on a charger.

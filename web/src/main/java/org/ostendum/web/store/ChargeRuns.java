@@ -14,7 +14,7 @@ import org.jooq.Query;
 import org.jooq.Record;
 import org.jooq.SelectConditionStep;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.charge.ChargeKind;
+import org.ostendum.core.event.ChargeKind;
 import org.springframework.stereotype.Repository;
 
 /** Charges on chargers: at most one open for a battery, and for a charger. */

@@ -5,7 +5,7 @@ import static org.ostendum.web.store.jooq.Tables.CHARGE_SCHOOL;
 import java.util.EnumMap;
 import java.util.Map;
 import org.jooq.DSLContext;
-import org.ostendum.core.charge.ChargeKind;
+import org.ostendum.core.event.ChargeKind;
 import org.springframework.stereotype.Repository;
 
 /** How each class of machines is usually charged, where the site has said. */

@@ -8,12 +8,16 @@ import static org.ostendum.web.store.jooq.Tables.PERSON;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.procedure.DefectKind;
+import org.ostendum.core.defect.DefectKind;
+import org.ostendum.core.event.BatteryEvent;
+import org.ostendum.core.state.OpenDefect;
 import org.springframework.stereotype.Repository;
 
 /** What was found wrong with batteries and machines, until somebody has put it right. */
@@ -53,6 +57,29 @@ public class Defects {
         return fetch(DEFECT.DONE_AT
                 .isNull()
                 .and(machineId == null ? ofBattery : ofBattery.or(DEFECT.MACHINE_ID.eq(machineId))));
+    }
+
+    /** @return what was found wrong with a battery itself and what was put right, as events */
+    public List<BatteryEvent> events(long batteryId) {
+        List<BatteryEvent> events = new ArrayList<>();
+        sql.selectFrom(DEFECT).where(DEFECT.BATTERY_ID.eq(batteryId)).forEach(r -> {
+            String id = String.valueOf(r.getId());
+            events.add(new BatteryEvent.DefectFound(r.getFoundAt(), id, DefectKind.valueOf(r.getKind())));
+            if (r.getDoneAt() != null) {
+                events.add(new BatteryEvent.DefectRighted(r.getDoneAt(), id));
+            }
+        });
+        return events;
+    }
+
+    /** @return what is wrong with machines now, by the machine's id */
+    public Map<Long, List<OpenDefect>> openByMachine() {
+        return sql.selectFrom(DEFECT)
+                .where(DEFECT.MACHINE_ID.isNotNull().and(DEFECT.DONE_AT.isNull()))
+                .fetchGroups(
+                        DEFECT.MACHINE_ID,
+                        r -> new OpenDefect(
+                                String.valueOf(r.getId()), DefectKind.valueOf(r.getKind()), r.getFoundAt()));
     }
 
     public Optional<Defect> openById(long id) {
@@ -98,8 +125,9 @@ public class Defects {
      * Opens a defect, unless the same kind is still open on the same thing.
      *
      * @param batteryId of the battery, or null with a machine's id
+     * @return what happened; empty where it stood open already
      */
-    public void open(
+    public Optional<BatteryEvent.DefectFound> open(
             @Nullable Long batteryId,
             @Nullable Long machineId,
             DefectKind kind,
@@ -111,27 +139,33 @@ public class Defects {
                 .and(DEFECT.DONE_AT.isNull())
                 .and(batteryId == null ? DEFECT.MACHINE_ID.eq(machineId) : DEFECT.BATTERY_ID.eq(batteryId));
         if (sql.fetchExists(DEFECT, same)) {
-            return;
+            return Optional.empty();
         }
-        sql.insertInto(DEFECT)
+        Instant at = clock.instant();
+        Long id = sql.insertInto(DEFECT)
                 .set(DEFECT.BATTERY_ID, batteryId)
                 .set(DEFECT.MACHINE_ID, machineId)
                 .set(DEFECT.KIND, kind.name())
                 .set(DEFECT.REMARK, remark)
-                .set(DEFECT.FOUND_AT, clock.instant())
+                .set(DEFECT.FOUND_AT, at)
                 .set(DEFECT.FOUND_BY, personId)
                 .set(DEFECT.JOB_ID, jobId)
-                .execute();
+                .returningResult(DEFECT.ID)
+                .fetchSingle()
+                .value1();
+        return Optional.of(new BatteryEvent.DefectFound(at, String.valueOf(id), kind));
     }
 
-    /** @return whether it was still open */
-    public boolean putRight(long id, String remark, long personId) {
-        return sql.update(DEFECT)
-                        .set(DEFECT.DONE_AT, clock.instant())
+    /** @return what happened; empty where it was right already */
+    public Optional<BatteryEvent.DefectRighted> putRight(long id, String remark, long personId) {
+        Instant at = clock.instant();
+        boolean wasOpen = sql.update(DEFECT)
+                        .set(DEFECT.DONE_AT, at)
                         .set(DEFECT.DONE_BY, personId)
                         .set(DEFECT.DONE_REMARK, remark)
                         .where(DEFECT.ID.eq(id).and(DEFECT.DONE_AT.isNull()))
                         .execute()
                 == 1;
+        return wasOpen ? Optional.of(new BatteryEvent.DefectRighted(at, String.valueOf(id))) : Optional.empty();
     }
 }

@@ -2,7 +2,7 @@ package org.ostendum.web.store;
 
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.charge.ChargeKind;
+import org.ostendum.core.event.ChargeKind;
 import org.ostendum.core.procedure.Run.Status;
 
 /**

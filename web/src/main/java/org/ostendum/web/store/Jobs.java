@@ -16,7 +16,7 @@ import org.jooq.DSLContext;
 import org.jooq.Record;
 import org.jooq.SelectConditionStep;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.charge.ChargeKind;
+import org.ostendum.core.event.ChargeKind;
 import org.ostendum.core.procedure.Run.Status;
 import org.ostendum.core.procedure.RunEvent;
 import org.springframework.stereotype.Repository;

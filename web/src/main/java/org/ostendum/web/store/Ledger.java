@@ -1,6 +1,5 @@
 package org.ostendum.web.store;
 
-import static org.jooq.impl.DSL.max;
 import static org.jooq.impl.DSL.noCondition;
 import static org.jooq.impl.DSL.row;
 import static org.jooq.impl.DSL.selectOne;
@@ -10,35 +9,27 @@ import static org.ostendum.web.store.jooq.Tables.PERSON;
 
 import java.math.BigDecimal;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
-import java.util.function.UnaryOperator;
-import java.util.stream.Collectors;
+import java.util.Set;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
 import org.jooq.SortField;
 import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.charge.ChargeHistory;
-import org.ostendum.core.charge.PastCharges;
+import org.ostendum.core.event.BatteryEvent;
+import org.ostendum.core.event.EventLog;
 import org.ostendum.core.life.Cycles;
-import org.ostendum.core.measure.BatteryEvent;
-import org.ostendum.core.measure.EventLog;
-import org.ostendum.core.measure.EventType;
-import org.ostendum.core.measure.Happenings;
 import org.ostendum.web.store.jooq.tables.records.LedgerEntryRecord;
-import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -46,29 +37,26 @@ import org.springframework.transaction.annotation.Transactional;
 /** The append-only history of every battery, each battery's lines chained by hash. */
 @Repository
 public class Ledger {
-    private static final Map<String, EventType> EVENTS = Arrays.stream(EventType.values())
-            .collect(Collectors.toMap(type -> kind(type).name(), type -> type));
-
     private static final org.ostendum.web.store.jooq.tables.LedgerEntry CORRECTED = LEDGER_ENTRY.as("corrected");
     private static final org.ostendum.web.store.jooq.tables.LedgerEntry CORRECTING = LEDGER_ENTRY.as("correcting");
 
     private final DSLContext sql;
-    /** When a line that tells of a moment is written down. */
-    private final UnaryOperator<Instant> writtenAt;
+    private final Clock clock;
 
-    @Autowired
-    Ledger(DSLContext sql, Clock clock) {
-        this(sql, told -> clock.instant());
-    }
-
-    private Ledger(DSLContext sql, UnaryOperator<Instant> writtenAt) {
+    /** @param clock by which lines are dated as written */
+    public Ledger(DSLContext sql, Clock clock) {
         this.sql = sql;
-        this.writtenAt = writtenAt;
+        this.clock = clock;
     }
 
-    /** The same ledger for a past that was lived before it: each line dated so long after what it tells. */
-    public Ledger writtenAfter(Duration delay) {
-        return new Ledger(sql, told -> told.plus(delay));
+    /** Locks the battery against everybody else who would write of it, before anything is read to decide by. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void lock(long batteryId) {
+        sql.select(BATTERY.ID)
+                .from(BATTERY)
+                .where(BATTERY.ID.eq(batteryId))
+                .forUpdate()
+                .fetchSingle();
     }
 
     /**
@@ -79,11 +67,7 @@ public class Ledger {
      */
     @Transactional(propagation = Propagation.MANDATORY)
     public List<Long> append(long batteryId, List<NewEntry> entries) {
-        sql.select(BATTERY.ID)
-                .from(BATTERY)
-                .where(BATTERY.ID.eq(batteryId))
-                .forUpdate()
-                .fetchSingle();
+        lock(batteryId);
         Record last = sql.select(LEDGER_ENTRY.SEQ, LEDGER_ENTRY.HASH)
                 .from(LEDGER_ENTRY)
                 .where(LEDGER_ENTRY.BATTERY_ID.eq(batteryId))
@@ -115,7 +99,7 @@ public class Ledger {
                 entry.quantity(),
                 entry.correctsId(),
                 entry.payload());
-        Instant recordedAt = micros(writtenAt.apply(exact.happenedAt()));
+        Instant recordedAt = micros(clock.instant());
         LedgerEntryRecord line = sql.newRecord(LEDGER_ENTRY);
         line.setBatteryId(batteryId);
         line.setSeq(seq);
@@ -196,134 +180,69 @@ public class Ledger {
                 r.get(LEDGER_ENTRY.PAYLOAD));
     }
 
-    /** What had last happened to the battery up to and including a moment. */
-    public Happenings happenings(long batteryId, Instant at) {
-        Map<String, Instant> last = new HashMap<>();
-        sql.select(LEDGER_ENTRY.KIND, max(LEDGER_ENTRY.HAPPENED_AT))
-                .from(LEDGER_ENTRY)
-                .where(LEDGER_ENTRY
-                        .BATTERY_ID
-                        .eq(batteryId)
-                        .and(LEDGER_ENTRY.KIND.in("WATER", "CHARGE_START", "CHARGE_END", "EQUALISE_END", "DISCHARGE"))
-                        .and(LEDGER_ENTRY.HAPPENED_AT.le(at)))
-                .groupBy(LEDGER_ENTRY.KIND)
-                .forEach(r -> last.put(r.value1(), r.value2()));
-        Instant water = last.get("WATER");
-        return new Happenings(
-                water,
-                last.get("CHARGE_START"),
-                last.get("CHARGE_END"),
-                last.get("EQUALISE_END"),
-                last.get("DISCHARGE"),
-                water == null ? 0 : chargesBetween(batteryId, water, at));
+    /** @return what happened to a battery since a moment, without what was corrected away, in the order of time */
+    public List<BatteryEvent> events(long batteryId, Instant since) {
+        return told(LEDGER_ENTRY.BATTERY_ID.eq(batteryId).and(LEDGER_ENTRY.HAPPENED_AT.ge(since)), LedgerEvents.TELLING)
+                .getOrDefault(batteryId, List.of());
     }
-
-    private static final Map<EntryKind, PastCharges.What> OF_CHARGES = Map.of(
-            EntryKind.DISCHARGE, PastCharges.What.WORKED,
-            EntryKind.CHARGE_START, PastCharges.What.BEGUN,
-            EntryKind.CHARGE_END, PastCharges.What.FINISHED);
-
-    private static final Map<EntryKind, ChargeHistory.What> OF_HISTORY = Map.of(
-            EntryKind.DISCHARGE, ChargeHistory.What.WORKED,
-            EntryKind.CHARGE_START, ChargeHistory.What.BEGUN,
-            EntryKind.CHARGE_END, ChargeHistory.What.FINISHED,
-            EntryKind.EQUALISE_END, ChargeHistory.What.EQUALISED,
-            EntryKind.TEMPERATURE_MAX, ChargeHistory.What.HOTTEST);
 
     /** @return the charges of a battery since a moment, without what was corrected away */
-    public PastCharges charges(long batteryId, Instant since) {
-        return PastCharges.of(standing(
-                batteryId, since, OF_CHARGES, (at, what, quantity) -> new PastCharges.Line(at, what, quantity)));
-    }
-
-    /** @return what the months of a battery's charges are put together from, without what was corrected away */
-    public List<ChargeHistory.Line> chargeLines(long batteryId, Instant since) {
-        return standing(
-                batteryId, since, OF_HISTORY, (at, what, quantity) -> new ChargeHistory.Line(at, what, quantity));
-    }
-
-    private interface LineOf<W, L> {
-        L line(Instant at, W what, double quantity);
-    }
-
-    private <W, L> List<L> standing(long batteryId, Instant since, Map<EntryKind, W> kinds, LineOf<W, L> as) {
-        var correction = LEDGER_ENTRY.as("correction");
-        return sql.select(LEDGER_ENTRY.HAPPENED_AT, LEDGER_ENTRY.KIND, LEDGER_ENTRY.QUANTITY)
-                .from(LEDGER_ENTRY)
-                .where(LEDGER_ENTRY
-                        .BATTERY_ID
-                        .eq(batteryId)
-                        .and(LEDGER_ENTRY.KIND.in(
-                                kinds.keySet().stream().map(EntryKind::name).toList()))
-                        .and(LEDGER_ENTRY.HAPPENED_AT.ge(since)))
-                .andNotExists(selectOne().from(correction).where(correction.CORRECTS_ID.eq(LEDGER_ENTRY.ID)))
-                .fetch(r -> as.line(
-                        r.value1(),
-                        Objects.requireNonNull(kinds.get(EntryKind.valueOf(r.value2()))),
-                        r.value3() == null ? 0 : r.value3().doubleValue()));
-    }
-
-    /** @return the kind of line that tells of an event */
-    public static EntryKind kind(EventType type) {
-        return type == EventType.CLEAN ? EntryKind.WASH : EntryKind.valueOf(type.name());
+    public EventLog charges(long batteryId, Instant since) {
+        return new EventLog(
+                told(LEDGER_ENTRY.BATTERY_ID.eq(batteryId).and(LEDGER_ENTRY.HAPPENED_AT.ge(since)), OF_CHARGES)
+                        .getOrDefault(batteryId, List.of()));
     }
 
     /** @return the waterings of every battery since a moment, without what was corrected away; by the battery's id */
     public Map<Long, EventLog> waterings(Instant since) {
-        var correction = LEDGER_ENTRY.as("correction");
-        Map<Long, List<BatteryEvent>> byBattery = new HashMap<>();
-        sql.select(LEDGER_ENTRY.BATTERY_ID, LEDGER_ENTRY.HAPPENED_AT, LEDGER_ENTRY.QUANTITY)
-                .from(LEDGER_ENTRY)
-                .where(LEDGER_ENTRY.KIND.eq(EntryKind.WATER.name()).and(LEDGER_ENTRY.HAPPENED_AT.ge(since)))
-                .andNotExists(selectOne().from(correction).where(correction.CORRECTS_ID.eq(LEDGER_ENTRY.ID)))
-                .forEach(r -> byBattery
-                        .computeIfAbsent(r.value1(), b -> new ArrayList<>())
-                        .add(BatteryEvent.of(
-                                r.value2(),
-                                EventType.WATER,
-                                r.value3() == null ? 0 : r.value3().doubleValue())));
         Map<Long, EventLog> logs = new HashMap<>();
-        byBattery.forEach((battery, events) -> logs.put(battery, new EventLog(events)));
+        told(LEDGER_ENTRY.HAPPENED_AT.ge(since), Set.of(EntryKind.WATER))
+                .forEach((battery, events) -> logs.put(battery, new EventLog(events)));
         return logs;
     }
 
-    /** @return what happened to a battery since a moment, without what was corrected away, for the judge */
-    public EventLog events(long batteryId, Instant since) {
+    private static final Set<EntryKind> OF_CHARGES = EnumSet.of(
+            EntryKind.DISCHARGE,
+            EntryKind.CHARGE_START,
+            EntryKind.CHARGE_END,
+            EntryKind.EQUALISE_END,
+            EntryKind.TEMPERATURE_MAX);
+
+    private Map<Long, List<BatteryEvent>> told(Condition which, Set<EntryKind> kinds) {
         var correction = LEDGER_ENTRY.as("correction");
-        return new EventLog(
-                sql.select(LEDGER_ENTRY.KIND, LEDGER_ENTRY.HAPPENED_AT, LEDGER_ENTRY.QUANTITY, LEDGER_ENTRY.CELL)
-                        .from(LEDGER_ENTRY)
-                        .where(LEDGER_ENTRY
-                                .BATTERY_ID
-                                .eq(batteryId)
-                                .and(LEDGER_ENTRY.KIND.in(EVENTS.keySet()))
-                                .and(LEDGER_ENTRY.HAPPENED_AT.ge(since)))
-                        .andNotExists(selectOne().from(correction).where(correction.CORRECTS_ID.eq(LEDGER_ENTRY.ID)))
-                        .fetch(r -> new BatteryEvent(
-                                r.value2(),
-                                Objects.requireNonNull(EVENTS.get(r.value1())),
-                                r.value3() == null ? 0 : r.value3().doubleValue(),
-                                r.value4() == null ? null : (Integer) r.value4().intValue())));
-    }
-
-    private int chargesBetween(long batteryId, Instant after, Instant upTo) {
-        return sql.fetchCount(
-                LEDGER_ENTRY,
-                LEDGER_ENTRY
-                        .BATTERY_ID
-                        .eq(batteryId)
-                        .and(LEDGER_ENTRY.KIND.in("CHARGE_END", "EQUALISE_END"))
-                        .and(LEDGER_ENTRY.HAPPENED_AT.gt(after))
-                        .and(LEDGER_ENTRY.HAPPENED_AT.le(upTo)));
-    }
-
-    /** @return when a thing of a kind last happened */
-    public Optional<Instant> last(long batteryId, EntryKind kind) {
-        return Optional.ofNullable(sql.select(max(LEDGER_ENTRY.HAPPENED_AT))
+        Map<Long, List<BatteryEvent>> byBattery = new HashMap<>();
+        sql.select(
+                        LEDGER_ENTRY.BATTERY_ID,
+                        LEDGER_ENTRY.KIND,
+                        LEDGER_ENTRY.HAPPENED_AT,
+                        LEDGER_ENTRY.CELL,
+                        LEDGER_ENTRY.QUANTITY,
+                        LEDGER_ENTRY.PAYLOAD)
                 .from(LEDGER_ENTRY)
-                .where(LEDGER_ENTRY.BATTERY_ID.eq(batteryId).and(LEDGER_ENTRY.KIND.eq(kind.name())))
-                .fetchSingle()
-                .value1());
+                .where(which.and(
+                        LEDGER_ENTRY.KIND.in(kinds.stream().map(EntryKind::name).toList())))
+                .andNotExists(selectOne().from(correction).where(correction.CORRECTS_ID.eq(LEDGER_ENTRY.ID)))
+                .orderBy(LEDGER_ENTRY.HAPPENED_AT, LEDGER_ENTRY.SEQ)
+                .forEach(r -> LedgerEvents.event(new LedgerEvents.Line(
+                                EntryKind.valueOf(r.value2()),
+                                r.value3(),
+                                r.value4() == null ? null : (Integer) r.value4().intValue(),
+                                r.value5(),
+                                r.value6()))
+                        .ifPresent(event -> byBattery
+                                .computeIfAbsent(r.value1(), b -> new ArrayList<>())
+                                .add(event)));
+        return byBattery;
+    }
+
+    /** @return one line of a battery; empty for none, or one of another battery */
+    public Optional<LedgerEntry> line(long batteryId, int seq) {
+        return fetch(
+                        LEDGER_ENTRY.BATTERY_ID.eq(batteryId).and(LEDGER_ENTRY.SEQ.eq(seq)),
+                        List.of(LEDGER_ENTRY.ID.asc()),
+                        1)
+                .stream()
+                .findFirst();
     }
 
     public Cycles cycles(long batteryId, ZoneId zone) {

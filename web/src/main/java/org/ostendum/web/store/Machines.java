@@ -50,6 +50,10 @@ public class Machines {
                         MachineKind.valueOf(r.get(MACHINE.KIND)),
                         r.get(MACHINE.WEIGHT_FROM_KG),
                         r.get(MACHINE.WEIGHT_TO_KG),
+                        r.get(MACHINE.VOLTS) == null
+                                ? null
+                                : (Integer) r.get(MACHINE.VOLTS).intValue(),
+                        r.get(MACHINE.CONNECTOR),
                         r.get(MACHINE.SLOT_ID),
                         r.get(PLACE)));
     }
@@ -62,6 +66,10 @@ public class Machines {
                 .set(MACHINE.KIND, machine.kind().name())
                 .set(MACHINE.WEIGHT_FROM_KG, machine.weightFromKg())
                 .set(MACHINE.WEIGHT_TO_KG, machine.weightToKg())
+                .set(
+                        MACHINE.VOLTS,
+                        machine.volts() == null ? null : (Short) machine.volts().shortValue())
+                .set(MACHINE.CONNECTOR, machine.connector())
                 .set(MACHINE.SLOT_ID, machine.slotId())
                 .returningResult(MACHINE.ID)
                 .fetchSingle()
@@ -74,6 +82,10 @@ public class Machines {
                 .set(MACHINE.KIND, machine.kind().name())
                 .set(MACHINE.WEIGHT_FROM_KG, machine.weightFromKg())
                 .set(MACHINE.WEIGHT_TO_KG, machine.weightToKg())
+                .set(
+                        MACHINE.VOLTS,
+                        machine.volts() == null ? null : (Short) machine.volts().shortValue())
+                .set(MACHINE.CONNECTOR, machine.connector())
                 .set(MACHINE.SLOT_ID, machine.slotId())
                 .where(MACHINE.ID.eq(machine.id()))
                 .execute();

@@ -27,6 +27,21 @@ public record NewEntry(
         return new NewEntry(kind, happenedAt, personId, null, quantity, null, Payload.remark(remark));
     }
 
+    /** The same line with more to keep. */
+    public NewEntry with(String more) {
+        return new NewEntry(kind, happenedAt, personId, cell, quantity, correctsId, more);
+    }
+
+    /** The same line of another moment. */
+    public NewEntry at(Instant moment) {
+        return new NewEntry(kind, moment, personId, cell, quantity, correctsId, payload);
+    }
+
+    /** The same line in place of an earlier one. */
+    public NewEntry correcting(long lineId) {
+        return new NewEntry(kind, happenedAt, personId, cell, quantity, lineId, payload);
+    }
+
     /** The same line about one cell. */
     public NewEntry ofCell(@Nullable Integer one) {
         return new NewEntry(kind, happenedAt, personId, one, quantity, correctsId, payload);

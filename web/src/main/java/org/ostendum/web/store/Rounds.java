@@ -20,6 +20,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
@@ -145,6 +146,50 @@ public class Rounds {
                 .fetchSet(ROUND.TAKEN_AT);
     }
 
+    /** @return id of the round that a ledger line tells */
+    public Optional<Long> byEntry(long ledgerEntryId) {
+        return sql.select(ROUND.ID)
+                .from(ROUND)
+                .where(ROUND.LEDGER_ENTRY_ID.eq(ledgerEntryId))
+                .fetchOptional(ROUND.ID);
+    }
+
+    /** A whole round does not hold any more. */
+    public void voidRound(long roundId, long byLedgerEntry) {
+        sql.update(ROUND)
+                .set(ROUND.VOIDED_BY, byLedgerEntry)
+                .where(ROUND.ID.eq(roundId))
+                .execute();
+    }
+
+    /** What is true of all cells of a round is put right; what it was stays in the ledger. */
+    public void revise(long roundId, RoundState state, @Nullable Celsius temperature) {
+        sql.update(ROUND)
+                .set(ROUND.STATE, state.name())
+                .set(ROUND.TEMPERATURE_TENTHS, tenths(temperature))
+                .where(ROUND.ID.eq(roundId))
+                .execute();
+    }
+
+    /** Keeps with each round what is held of it now, where that has changed. */
+    public void keepDoubts(long batteryId, List<PastRound> held) {
+        Map<Instant, String> before = new HashMap<>();
+        sql.select(ROUND.TAKEN_AT, ROUND.DOUBTS)
+                .from(ROUND)
+                .where(ROUND.BATTERY_ID.eq(batteryId).and(ROUND.TAKEN_AT.isNotNull()))
+                .forEach(r -> before.put(r.value1(), String.valueOf(r.value2())));
+        for (PastRound past : held) {
+            Instant at = past.round().takenAt();
+            String doubts = doubts(past.doubts());
+            if (!String.valueOf(doubts).equals(before.get(at))) {
+                sql.update(ROUND)
+                        .set(ROUND.DOUBTS, doubts)
+                        .where(ROUND.BATTERY_ID.eq(batteryId).and(ROUND.TAKEN_AT.eq(at)))
+                        .execute();
+            }
+        }
+    }
+
     /** Writes a later revision of one cell's reading; the earlier ones stay. */
     public void revise(long batteryId, long roundId, CellReading reading) {
         int revision = 1
@@ -213,7 +258,10 @@ public class Rounds {
 
     private List<ClosedRound> historyNow(long batteryId, int limit) {
         List<? extends Record> rounds = new ArrayList<>(sql.selectFrom(ROUND)
-                .where(ROUND.BATTERY_ID.eq(batteryId).and(ROUND.TAKEN_AT.isNotNull()))
+                .where(ROUND.BATTERY_ID
+                        .eq(batteryId)
+                        .and(ROUND.TAKEN_AT.isNotNull())
+                        .and(ROUND.VOIDED_BY.isNull()))
                 .orderBy(ROUND.TAKEN_AT.desc())
                 .limit(limit)
                 .fetch());

@@ -2,6 +2,7 @@ package org.ostendum.web.store;
 
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.battery.LevelMarks;
 import org.ostendum.core.life.Prices;
 import org.ostendum.core.receive.DateScheme;
 
@@ -30,6 +31,11 @@ public record StoredModel(
         String connector,
         boolean opportunity,
         @Nullable Prices prices) {
+
+    /** The level is part of the sheet that the core works by. */
+    public StoredModel {
+        model = model.with(new LevelMarks(levelMarkMm));
+    }
 
     public String code() {
         return model.code();

@@ -4,9 +4,11 @@ import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.judge.Cells;
 import org.ostendum.core.judge.Evidence;
@@ -16,7 +18,6 @@ import org.ostendum.core.judge.Forecast;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.judge.Missing;
 import org.ostendum.core.judge.NextStep;
-import org.ostendum.core.judge.Severity;
 import org.ostendum.core.judge.Verdict;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CorrectedGravity;
@@ -25,6 +26,7 @@ import org.ostendum.core.quantity.SpecificGravity;
 import org.ostendum.core.quantity.Volts;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.RuleUse;
+import org.ostendum.core.rulebook.Severity;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -59,7 +61,7 @@ public final class VerdictText {
                 notJudged);
     }
 
-    private static ObjectNode finding(Finding finding) {
+    static ObjectNode finding(Finding finding) {
         ObjectNode node = Payload.object();
         node.put("code", finding.code().name());
         node.set("cells", argument(finding.cells()).path("cells"));
@@ -78,12 +80,10 @@ public final class VerdictText {
         return node;
     }
 
-    private static Finding readFinding(JsonNode node) {
+    static Finding readFinding(JsonNode node) {
         List<RuleUse> rules = new ArrayList<>();
-        node.path("rules")
-                .properties()
-                .forEach(e -> rules.add(
-                        new RuleUse(RuleKey.valueOf(e.getKey()), e.getValue().decimalValue())));
+        node.path("rules").properties().forEach(e -> rule(e.getKey())
+                .ifPresent(key -> rules.add(new RuleUse(key, e.getValue().decimalValue()))));
         List<Evidence> evidence = new ArrayList<>();
         node.path("evidence")
                 .properties()
@@ -99,6 +99,13 @@ public final class VerdictText {
                 NextStep.valueOf(node.path("next").asString()),
                 node.has("forecast") ? readForecast(node.path("forecast")) : null,
                 node.path("confidence").asDouble());
+    }
+
+    /** Verdicts of the past name rules that the Rulebook no longer has. */
+    private static Optional<RuleKey> rule(String name) {
+        return Arrays.stream(RuleKey.values())
+                .filter(key -> key.name().equals(name))
+                .findFirst();
     }
 
     private static ObjectNode forecast(Forecast forecast) {

@@ -12,7 +12,7 @@ import org.ostendum.core.battery.GravityMarks;
 import org.ostendum.core.charge.ChargeSums;
 import org.ostendum.core.judge.BatteryCourse;
 import org.ostendum.core.life.Prices;
-import org.ostendum.web.judgement.Bench;
+import org.ostendum.web.state.BatteryStates;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.Machines;
@@ -35,13 +35,13 @@ class SumStarts {
     private final Batteries batteries;
     private final Machines machines;
     private final Rooms rooms;
-    private final Bench bench;
+    private final BatteryStates batteryStates;
 
-    SumStarts(Batteries batteries, Machines machines, Rooms rooms, Bench bench) {
+    SumStarts(Batteries batteries, Machines machines, Rooms rooms, BatteryStates batteryStates) {
         this.batteries = batteries;
         this.machines = machines;
         this.rooms = rooms;
-        this.bench = bench;
+        this.batteryStates = batteryStates;
     }
 
     /** All that a sum can start from. */
@@ -86,7 +86,8 @@ class SumStarts {
         values.put("chargerAmperes", chargerOver(battery).map(c -> c.amps()).orElse(USUAL_CHARGER * capacity));
         values.put("overchargeAmpereHours", OVERCHARGE * capacity);
         values.put("gassingAmperes", ChargeSums.finish(model.capacity()).amperes());
-        List<BatteryCourse.Mark> course = bench.stateOf(battery).course().marks();
+        List<BatteryCourse.Mark> course =
+                batteryStates.stateOf(battery).course().marks();
         if (!course.isEmpty()) {
             BatteryCourse.Mark last = course.get(course.size() - 1);
             values.put("gravity", last.median().tenths() / 10_000.0);

@@ -3,8 +3,8 @@ package org.ostendum.web.sums;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.ostendum.web.judgement.Logbook;
 import org.ostendum.web.page.NotFound;
+import org.ostendum.web.state.BatteryRecord;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.EntryKind;
@@ -26,13 +26,13 @@ class SumsController {
     private final SumBook book;
     private final SumStarts starts;
     private final Batteries batteries;
-    private final Logbook logbook;
+    private final BatteryRecord batteryRecord;
 
-    SumsController(SumBook book, SumStarts starts, Batteries batteries, Logbook logbook) {
+    SumsController(SumBook book, SumStarts starts, Batteries batteries, BatteryRecord batteryRecord) {
         this.book = book;
         this.starts = starts;
         this.batteries = batteries;
-        this.logbook = logbook;
+        this.batteryRecord = batteryRecord;
     }
 
     @GetMapping("/sums")
@@ -87,7 +87,7 @@ class SumsController {
             return "sums/sum";
         }
         NewEntry line = NewEntry.of(EntryKind.NOTE, words.now(), person.id(), null, sheet.line());
-        logbook.write(battery.get(), List.of(line));
+        batteryRecord.record(battery.get(), List.of(line));
         flash.addFlashAttribute("told", words.text("sums.kept", battery.get().code()));
         return "redirect:/batteries/" + battery.get().code();
     }

@@ -1,5 +1,6 @@
 package org.ostendum.web.voltage;
 
+import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -7,18 +8,16 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.judge.Finding;
 import org.ostendum.core.judge.Gravities;
-import org.ostendum.core.measure.Happenings;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.quantity.Volts;
-import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.state.BatteryState;
 import org.ostendum.core.voltage.VoltageCase;
 import org.ostendum.core.voltage.VoltageJudge;
 import org.ostendum.core.voltage.VoltageRound;
 import org.ostendum.core.voltage.VoltageRound.Load;
-import org.ostendum.web.judgement.Bench;
-import org.ostendum.web.judgement.Logbook;
+import org.ostendum.web.state.BatteryRecord;
+import org.ostendum.web.state.BatteryStates;
 import org.ostendum.web.store.Battery;
-import org.ostendum.web.store.BatteryState;
 import org.ostendum.web.store.ClosedRound;
 import org.ostendum.web.store.EntryKind;
 import org.ostendum.web.store.NewEntry;
@@ -35,14 +34,14 @@ import org.springframework.transaction.annotation.Transactional;
 class VoltageDesk {
     private final Voltages voltages;
     private final Rounds rounds;
-    private final Bench bench;
-    private final Logbook logbook;
+    private final BatteryStates batteryStates;
+    private final BatteryRecord batteryRecord;
 
-    VoltageDesk(Voltages voltages, Rounds rounds, Bench bench, Logbook logbook) {
+    VoltageDesk(Voltages voltages, Rounds rounds, BatteryStates batteryStates, BatteryRecord batteryRecord) {
         this.voltages = voltages;
         this.rounds = rounds;
-        this.bench = bench;
-        this.logbook = logbook;
+        this.batteryStates = batteryStates;
+        this.batteryRecord = batteryRecord;
     }
 
     /**
@@ -72,24 +71,26 @@ class VoltageDesk {
     }
 
     private VoltageCase caseOf(Battery battery, VoltageRound round) {
-        BatteryState state = bench.stateOf(battery);
-        Rules rules = bench.rulesFor(battery);
+        BatteryState state = batteryStates.stateOf(battery);
         return new VoltageCase(
-                battery.type().model(), rules, round, state.happenings(), gravity(battery, state, rules));
+                battery.type().model(),
+                batteryStates.rulesFor(battery),
+                round,
+                state.charging().chargeEnded(),
+                state.mixed().isNo() ? state.water().watered() : null,
+                gravity(battery, state));
     }
 
     /** The newest sound gravity, where neither work nor charge has changed it since. */
-    private @Nullable CorrectedGravity gravity(Battery battery, BatteryState state, Rules rules) {
+    private @Nullable CorrectedGravity gravity(Battery battery, BatteryState state) {
         List<ClosedRound> newest = rounds.history(battery.id(), 1);
         if (newest.isEmpty() || !newest.get(0).past().isSound()) {
             return null;
         }
         var round = newest.get(0).past().round();
-        Happenings since = state.happenings();
-        boolean changed = Happenings.follows(since.discharge(), round.takenAt())
-                || Happenings.follows(since.filled(), round.takenAt())
-                || Happenings.follows(since.chargeStart(), round.takenAt());
-        Gravities gravities = Gravities.of(round, rules.temperatureCorrection());
+        Instant turned = state.charging().turned();
+        boolean changed = turned != null && turned.isAfter(round.takenAt());
+        Gravities gravities = Gravities.of(round, state.rules().temperatureCorrection());
         return changed || gravities.isEmpty() ? null : gravities.median();
     }
 
@@ -98,9 +99,15 @@ class VoltageDesk {
         VoltageRound round = new VoltageRound(words.now(), load, new HashMap<>(byPlace));
         List<Finding> findings = VoltageJudge.judge(caseOf(battery, round));
         var payload = Payload.object().put("load", load.name()).put("read", byPlace.size());
+        if (load == Load.REST) {
+            payload.put(
+                    "restMillivoltsPerCell",
+                    VoltageJudge.median(round, battery.type().model()));
+        }
         var held = payload.putArray("held");
         findings.forEach(f -> held.add(words.say(f.sentence())));
-        long line = logbook.write(
+        long line = batteryRecord
+                .record(
                         battery,
                         List.of(new NewEntry(
                                 EntryKind.VOLTAGE, words.now(), person.id(), null, null, null, payload.toString())))

@@ -1,6 +1,5 @@
 package org.ostendum.web.watering;
 
-import java.math.BigDecimal;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -8,12 +7,14 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import org.ostendum.web.judgement.Logbook;
+import org.ostendum.core.event.BatteryEvent.Fill;
+import org.ostendum.core.event.BatteryEvent.Watered;
+import org.ostendum.core.quantity.Millilitres;
 import org.ostendum.web.page.Faults;
 import org.ostendum.web.page.TypedForm;
+import org.ostendum.web.state.BatteryRecord;
 import org.ostendum.web.store.Battery;
-import org.ostendum.web.store.EntryKind;
-import org.ostendum.web.store.NewEntry;
+import org.ostendum.web.store.LedgerEvents;
 import org.ostendum.web.store.Person;
 import org.ostendum.web.words.Measures;
 import org.ostendum.web.words.Words;
@@ -46,11 +47,11 @@ class WateringController {
     private static final Duration YEAR = Duration.ofDays(365);
 
     private final WateringDesk desk;
-    private final Logbook logbook;
+    private final BatteryRecord batteryRecord;
 
-    WateringController(WateringDesk desk, Logbook logbook) {
+    WateringController(WateringDesk desk, BatteryRecord batteryRecord) {
         this.desk = desk;
-        this.logbook = logbook;
+        this.batteryRecord = batteryRecord;
     }
 
     @GetMapping("/watering")
@@ -144,13 +145,15 @@ class WateringController {
         for (Battery battery : inOrder) {
             Integer millilitres = poured.get(battery);
             if (millilitres != null) {
-                logbook.write(
+                batteryRecord.record(
                         battery,
-                        List.of(NewEntry.of(
-                                EntryKind.WATER,
-                                words.now(),
+                        List.of(LedgerEvents.entry(
+                                new Watered(
+                                        words.now(),
+                                        millilitres == 0 ? null : new Millilitres(millilitres),
+                                        null,
+                                        Fill.TO_MARK),
                                 person.id(),
-                                millilitres == 0 ? null : BigDecimal.valueOf(millilitres),
                                 toMark.contains(battery) ? words.text("watering.to-mark") : "")));
             }
         }

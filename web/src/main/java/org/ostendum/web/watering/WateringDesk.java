@@ -13,23 +13,20 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.device.CartStatus;
-import org.ostendum.core.measure.BatteryEvent;
-import org.ostendum.core.measure.EventLog;
-import org.ostendum.core.measure.EventType;
+import org.ostendum.core.event.EventLog;
+import org.ostendum.core.judge.Cells;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.state.BatteryState;
 import org.ostendum.core.water.CellWater;
 import org.ostendum.core.water.WaterForecast;
 import org.ostendum.core.water.WaterQuality;
 import org.ostendum.web.devices.Hearings;
-import org.ostendum.web.judgement.Bench;
+import org.ostendum.web.state.BatteryStates;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Battery;
-import org.ostendum.web.store.BatteryState;
-import org.ostendum.web.store.ClosedRound;
 import org.ostendum.web.store.Ledger;
 import org.ostendum.web.store.Rooms;
-import org.ostendum.web.store.Rounds;
 import org.ostendum.web.store.Rulebook;
 import org.ostendum.web.store.WaterAnalyses;
 import org.springframework.stereotype.Service;
@@ -40,9 +37,8 @@ class WateringDesk {
     private static final Duration LEARNED_FROM = Duration.ofDays(200);
 
     private final Batteries batteries;
-    private final Bench bench;
+    private final BatteryStates batteryStates;
     private final Ledger ledger;
-    private final Rounds rounds;
     private final Rooms rooms;
     private final WaterAnalyses analyses;
     private final Hearings hearings;
@@ -50,17 +46,15 @@ class WateringDesk {
 
     WateringDesk(
             Batteries batteries,
-            Bench bench,
+            BatteryStates batteryStates,
             Ledger ledger,
-            Rounds rounds,
             Rooms rooms,
             WaterAnalyses analyses,
             Hearings hearings,
             ZoneId zone) {
         this.batteries = batteries;
-        this.bench = bench;
+        this.batteryStates = batteryStates;
         this.ledger = ledger;
-        this.rounds = rounds;
         this.rooms = rooms;
         this.analyses = analyses;
         this.hearings = hearings;
@@ -75,7 +69,8 @@ class WateringDesk {
      *     has no record, and never later than twice that
      * @param learned whether that day comes from its own record
      * @param expected ml it will take now; null where it has no record
-     * @param cells ml by cell, where levels were read since the last water
+     * @param cells ml by cell, where levels are known
+     * @param over cells that stand over their mark
      */
     record Stop(
             Battery battery,
@@ -85,9 +80,27 @@ class WateringDesk {
             boolean learned,
             @Nullable Integer expected,
             Map<Integer, Integer> cells,
+            Cells over,
+            Wants wants,
             long daysLeft) {
+        /** What its levels ask for. */
+        enum Wants {
+            COVER,
+            WATER,
+            NOTHING;
+
+            static Wants of(boolean low) {
+                return low ? WATER : NOTHING;
+            }
+        }
+
+        public boolean isBare() {
+            return wants == Wants.COVER;
+        }
+
+        /** What stands over its mark gets none, however long ago it was watered. */
         public boolean isDue() {
-            return daysLeft <= 0;
+            return daysLeft <= 0 && over.isEmpty();
         }
     }
 
@@ -96,9 +109,9 @@ class WateringDesk {
         List<Battery> all = batteries.all().stream()
                 .filter(battery -> battery.type().model().kind().hasCaps())
                 .toList();
-        Rulebook book = bench.rulebook();
-        Map<Long, BatteryState> states = bench.statesOf(all, book);
-        Instant now = bench.instant();
+        Rulebook book = batteryStates.rulebook();
+        Map<Long, BatteryState> states = batteryStates.statesOf(all, book);
+        Instant now = batteryStates.instant();
         Map<Long, EventLog> waterings = ledger.waterings(now.minus(LEARNED_FROM));
         return all.stream()
                 .map(battery -> stop(
@@ -114,13 +127,16 @@ class WateringDesk {
 
     private Stop stop(Battery battery, EventLog waterings, BatteryState state, Rules rules, Instant now) {
         BatteryModel model = battery.type().model();
-        @Nullable Instant last = state.happenings().water();
+        @Nullable Instant last = state.water().watered();
         Optional<WaterForecast> forecast = WaterForecast.of(
                 waterings,
                 now,
                 WaterForecast.reserve(model.cells(), model.capacity().ampHours()));
         Instant byRule = (last == null ? now : last).plus(rules.duration(RuleKey.waterInterval(model.duty())));
-        LocalDate next = LocalDate.ofInstant(forecast.map(WaterForecast::nextAt).orElse(byRule), zone);
+        Instant reckoned = forecast.map(WaterForecast::nextAt).orElse(byRule);
+        // What somebody has seen since goes before what was reckoned.
+        boolean low = !state.lowCells().isEmpty();
+        LocalDate next = LocalDate.ofInstant(low && reckoned.isAfter(now) ? now : reckoned, zone);
         @Nullable
         Integer expected = last == null
                 ? null
@@ -128,43 +144,31 @@ class WateringDesk {
                         .orElse(null);
         return new Stop(
                 battery,
-                state.happenings().isFull(),
+                state.full().isYes() && !state.isCharging(),
                 last,
                 next,
                 forecast.isPresent(),
                 expected,
-                cells(battery, last, state.roundTakenAt()),
+                CellWater.toMark(state),
+                new Cells(state.overMark()),
+                state.barePlates().isEmpty() ? Stop.Wants.of(low) : Stop.Wants.COVER,
                 ChronoUnit.DAYS.between(LocalDate.ofInstant(now, zone), next));
-    }
-
-    /** Only where somebody has looked since the last water. */
-    private Map<Integer, Integer> cells(Battery battery, @Nullable Instant watered, @Nullable Instant read) {
-        if (read == null || (watered != null && !read.isAfter(watered))) {
-            return Map.of();
-        }
-        List<ClosedRound> newest = rounds.history(battery.id(), 1);
-        return newest.isEmpty()
-                ? Map.of()
-                : CellWater.toMark(
-                        newest.get(0).past().round(),
-                        battery.type().model().capacity().ampHours());
     }
 
     /** What was poured over a time, and what it cost. */
     record Total(double litres, double cost) {}
 
     Total total(Duration back) {
-        Instant now = bench.instant();
+        Instant now = batteryStates.instant();
         double millilitres = ledger.waterings(now.minus(back)).values().stream()
-                .flatMap(log -> log.between(EventType.WATER, Instant.MIN, now).stream())
-                .mapToDouble(BatteryEvent::quantity)
+                .mapToDouble(log -> log.poured(Instant.MIN, now))
                 .sum();
-        double price = bench.rulesFor(null).value(RuleKey.WATER_PRICE).doubleValue();
+        double price = batteryStates.rulesFor(null).value(RuleKey.WATER_PRICE).doubleValue();
         return new Total(millilitres / 1000, millilitres / 1000 * price / 100);
     }
 
     WaterQuality quality() {
-        return WaterQuality.of(analyses.newest().orElse(null), bench.instant(), bench.rulesFor(null));
+        return WaterQuality.of(analyses.newest().orElse(null), batteryStates.instant(), batteryStates.rulesFor(null));
     }
 
     /** @return ml that the house's carts have poured by their meters; empty where none is heard */

@@ -13,6 +13,7 @@ import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.judge.Cells;
 import org.ostendum.core.judge.Message;
+import org.ostendum.core.next.NextThing;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.quantity.GravityDifference;
@@ -57,6 +58,18 @@ public final class Words {
     }
 
     /** The name of a value of an enumeration. */
+    /** How long a job takes: at the battery, and in all where that is longer. */
+    public String span(NextThing.Time time) {
+        int handsOn = (int) time.handsOn().toMinutes();
+        long inAll = time.inAll().toMinutes();
+        if (inAll <= handsOn) {
+            return text("span.hands-on", handsOn);
+        }
+        return inAll < 120
+                ? text("span.then-minutes", handsOn, (int) inAll)
+                : text("span.then-hours", handsOn, (int) Math.round(inAll / 60.0));
+    }
+
     public String name(Enum<?> value) {
         return text(value.getDeclaringClass().getSimpleName() + "." + value.name());
     }

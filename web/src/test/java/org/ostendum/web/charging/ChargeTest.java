@@ -12,7 +12,7 @@ import org.ostendum.core.charge.EndOfCharge;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.Volts;
-import org.ostendum.web.judgement.Logbook;
+import org.ostendum.web.state.BatteryRecord;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.ChargeReadings;
@@ -33,7 +33,7 @@ class ChargeTest extends HouseTest {
     private Batteries batteries;
 
     @Autowired
-    private Logbook logbook;
+    private BatteryRecord batteryRecord;
 
     @Autowired
     private ChargeReadings readings;
@@ -57,7 +57,7 @@ class ChargeTest extends HouseTest {
     private Battery onCharge(String code, int hoursAgo) {
         Battery battery = batteries.byCode(code).orElseThrow();
         Instant start = Instant.now().minus(Duration.ofHours(hoursAgo));
-        logbook.write(
+        batteryRecord.record(
                 battery,
                 List.of(
                         NewEntry.of(EntryKind.DISCHARGE, start.minusSeconds(3600), tomsId, null, ""),

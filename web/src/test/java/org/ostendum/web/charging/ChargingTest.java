@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.ostendum.core.judge.Severity;
-import org.ostendum.web.judgement.Bench;
+import org.ostendum.core.rulebook.Severity;
+import org.ostendum.web.state.BatteryStates;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.support.AsPerson;
 import org.ostendum.web.support.HouseTest;
@@ -22,7 +22,7 @@ class ChargingTest extends HouseTest {
     private Batteries batteries;
 
     @Autowired
-    private Bench bench;
+    private BatteryStates batteryStates;
 
     @Autowired
     private ChargingDesk desk;
@@ -58,7 +58,7 @@ class ChargingTest extends HouseTest {
         view.ready().values().forEach(rack -> {
             assertThat(rack).extracting(ChargingView.ReadyLine::since).isSorted();
             assertThat(rack).allSatisfy(line -> assertThat(
-                            bench.stateOf(line.battery()).verdict().severity())
+                            batteryStates.stateOf(line.battery()).verdict().severity())
                     .isLessThan(Severity.ACT));
         });
         assertThat(view.heldBack()).isPositive();

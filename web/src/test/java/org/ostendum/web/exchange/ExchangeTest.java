@@ -21,7 +21,7 @@ import org.ostendum.core.measure.EventType;
 import org.ostendum.core.measure.Level;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.measure.RoundState;
-import org.ostendum.web.judgement.PastCheck;
+import org.ostendum.web.state.PastCheck;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Ledger;
 import org.ostendum.web.store.Payload;

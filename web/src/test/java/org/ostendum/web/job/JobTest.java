@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import org.ostendum.core.procedure.DefectKind;
+import org.ostendum.core.defect.DefectKind;
 import org.ostendum.web.store.Defects;
 import org.ostendum.web.store.EntryKind;
 import org.ostendum.web.store.LedgerEntry;

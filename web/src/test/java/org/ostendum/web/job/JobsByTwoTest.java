@@ -3,7 +3,7 @@ package org.ostendum.web.job;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import org.junit.jupiter.api.Test;
-import org.ostendum.core.procedure.DefectKind;
+import org.ostendum.core.defect.DefectKind;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.Defects;
 import org.springframework.mock.web.MockHttpServletResponse;

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import org.ostendum.core.charge.ChargeKind;
+import org.ostendum.core.event.ChargeKind;
 import org.ostendum.web.store.ChargeRun;
 import org.ostendum.web.store.ChargeRuns;
 import org.ostendum.web.store.EntryKind;

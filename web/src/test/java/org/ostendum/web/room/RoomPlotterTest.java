@@ -7,8 +7,8 @@ import java.util.List;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.ostendum.core.charger.ChargerSheet;
-import org.ostendum.core.judge.Severity;
 import org.ostendum.core.quantity.Amperes;
+import org.ostendum.core.rulebook.Severity;
 import org.ostendum.web.draw.Box;
 import org.ostendum.web.store.RoomPlan;
 import org.ostendum.web.store.RoomPlan.Charger;
@@ -72,14 +72,14 @@ class RoomPlotterTest {
 
     @Test
     void aDeepStandHasItsSlotsBehindEachOther() {
-        StandDrawing bench = plot(stand(StandKind.BENCH, 0, 0, 300, 1000, slots(4, false)))
+        StandDrawing batteryStates = plot(stand(StandKind.BENCH, 0, 0, 300, 1000, slots(4, false)))
                 .stands()
                 .get(0);
         for (int i = 1; i < 4; i++) {
-            assertThat(bench.tiles().get(i - 1).box().bottom())
-                    .isLessThan(bench.tiles().get(i).box().y());
-            assertThat(bench.tiles().get(i).box().x())
-                    .isEqualTo(bench.tiles().get(0).box().x());
+            assertThat(batteryStates.tiles().get(i - 1).box().bottom())
+                    .isLessThan(batteryStates.tiles().get(i).box().y());
+            assertThat(batteryStates.tiles().get(i).box().x())
+                    .isEqualTo(batteryStates.tiles().get(0).box().x());
         }
     }
 

@@ -14,11 +14,11 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.judge.NextStep;
-import org.ostendum.core.judge.Severity;
 import org.ostendum.core.measure.Coverage;
 import org.ostendum.core.measure.RoundState;
-import org.ostendum.web.judgement.Bench;
-import org.ostendum.web.judgement.PastCheck;
+import org.ostendum.core.rulebook.Severity;
+import org.ostendum.web.state.BatteryStates;
+import org.ostendum.web.state.PastCheck;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.ClosedRound;
@@ -53,7 +53,7 @@ class RoundTest extends HouseTest {
     private Ledger ledger;
 
     @Autowired
-    private Bench bench;
+    private BatteryStates batteryStates;
 
     @Autowired
     private People people;
@@ -105,7 +105,7 @@ class RoundTest extends HouseTest {
         assertThat(perform("tom", post("/rounds/" + round.id() + "/close")).getRedirectedUrl())
                 .isEqualTo("/batteries/T-19");
 
-        var state = bench.stateOf(battery);
+        var state = batteryStates.stateOf(battery);
         assertThat(state.verdict().severity()).isEqualTo(Severity.STOP);
         assertThat(state.verdict().findings()).extracting(f -> f.code()).contains(FindingCode.CELL_WEAK);
         assertThat(state.verdict().next()).isEqualTo(NextStep.REPAIR_CELL);
@@ -216,7 +216,7 @@ class RoundTest extends HouseTest {
     @Test
     void aCorrectionIsANewLineAndTheOldStays() throws Exception {
         Battery battery = batteries.byCode("T-05").orElseThrow();
-        assertThat(bench.stateOf(battery).verdict().findings())
+        assertThat(batteryStates.stateOf(battery).verdict().findings())
                 .extracting(f -> f.code())
                 .contains(FindingCode.READING_IMPOSSIBLE);
         MockHttpServletResponse answer = perform(
@@ -226,7 +226,7 @@ class RoundTest extends HouseTest {
                         .param("value", "286")
                         .param("reason", "a digit slipped"));
         assertThat(answer.getRedirectedUrl()).isEqualTo("/batteries/T-05");
-        assertThat(bench.stateOf(battery).verdict().findings())
+        assertThat(batteryStates.stateOf(battery).verdict().findings())
                 .extracting(f -> f.code())
                 .doesNotContain(FindingCode.READING_IMPOSSIBLE);
         List<LedgerEntry> lines = ledger.ofBattery(battery.id(), null, 60);

@@ -11,8 +11,8 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import org.jooq.DSLContext;
 import org.junit.jupiter.api.Test;
-import org.ostendum.web.judgement.Logbook;
-import org.ostendum.web.judgement.PastCheck;
+import org.ostendum.web.state.BatteryRecord;
+import org.ostendum.web.state.PastCheck;
 import org.ostendum.web.support.HouseTest;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.dao.DataAccessException;
@@ -30,7 +30,7 @@ class LedgerTest extends HouseTest {
     private Ledger ledger;
 
     @Autowired
-    private Logbook logbook;
+    private BatteryRecord batteryRecord;
 
     @Autowired
     private PastCheck past;
@@ -65,7 +65,7 @@ class LedgerTest extends HouseTest {
     @Test
     void aChangedLineShows() {
         Battery battery = battery("P-6");
-        logbook.write(battery, List.of(note("first"), note("second"), note("third")));
+        batteryRecord.record(battery, List.of(note("first"), note("second"), note("third")));
         LedgerEntry second = ledger.ofBattery(battery.id(), null, 2).get(1);
         sql.execute("drop trigger ledger_entry_stays");
         try {
@@ -101,7 +101,7 @@ class LedgerTest extends HouseTest {
         ExecutorService writers = Executors.newFixedThreadPool(8);
         for (int i = 0; i < 40; i++) {
             String text = "note " + i;
-            writers.execute(() -> logbook.write(battery, List.of(note(text))));
+            writers.execute(() -> batteryRecord.record(battery, List.of(note(text))));
         }
         writers.shutdown();
         assertThat(writers.awaitTermination(60, TimeUnit.SECONDS)).isTrue();

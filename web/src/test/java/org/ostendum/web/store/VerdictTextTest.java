@@ -16,7 +16,6 @@ import org.ostendum.core.judge.Forecast;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.judge.Missing;
 import org.ostendum.core.judge.NextStep;
-import org.ostendum.core.judge.Severity;
 import org.ostendum.core.judge.Verdict;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CorrectedGravity;
@@ -24,6 +23,7 @@ import org.ostendum.core.quantity.GravityDifference;
 import org.ostendum.core.quantity.SpecificGravity;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.RuleUse;
+import org.ostendum.core.rulebook.Severity;
 
 class VerdictTextTest {
     @Test

@@ -21,7 +21,7 @@ import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.quantity.Volts;
 import org.ostendum.core.receive.DateScheme;
 import org.ostendum.core.safety.Training;
-import org.ostendum.web.judgement.Bench;
+import org.ostendum.web.state.BatteryStates;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Device;
 import org.ostendum.web.store.Devices;
@@ -59,7 +59,7 @@ public class EquipmentHouse {
     private final Batteries batteries;
     private final Ledger ledger;
     private final Devices devices;
-    private final Bench bench;
+    private final BatteryStates batteryStates;
     private final PasswordEncoder encoder;
     private final Clock clock;
     private final TransactionTemplate transaction;
@@ -72,7 +72,7 @@ public class EquipmentHouse {
             Batteries batteries,
             Ledger ledger,
             Devices devices,
-            Bench bench,
+            BatteryStates batteryStates,
             PasswordEncoder encoder,
             Clock clock,
             TransactionTemplate transaction) {
@@ -83,7 +83,7 @@ public class EquipmentHouse {
         this.batteries = batteries;
         this.ledger = ledger;
         this.devices = devices;
-        this.bench = bench;
+        this.batteryStates = batteryStates;
         this.encoder = encoder;
         this.clock = clock;
         this.transaction = transaction;
@@ -123,7 +123,7 @@ public class EquipmentHouse {
                 List.of(
                         entry(EntryKind.CHARGE_END, now.minus(Duration.ofHours(30)), tom, null),
                         entry(EntryKind.DISCHARGE, now.minus(Duration.ofHours(2)), tom, BigDecimal.valueOf(TAKEN))));
-        bench.refresh(batteries.byId(id).orElseThrow());
+        batteryStates.refresh(batteries.byId(id).orElseThrow());
         devices.add(device(Device.Kind.TAG, port, Address.ofTag(id), null, id, null));
     }
 

@@ -8,7 +8,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.ostendum.web.judgement.PastCheck;
+import org.ostendum.web.state.PastCheck;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.EntryKind;
 import org.ostendum.web.store.Ledger;

@@ -12,11 +12,11 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.ostendum.core.judge.Cells;
 import org.ostendum.core.judge.Message;
-import org.ostendum.core.judge.Severity;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.quantity.GravityDifference;
 import org.ostendum.core.quantity.SpecificGravity;
+import org.ostendum.core.rulebook.Severity;
 import org.ostendum.web.support.TestWords;
 
 class WordsTest {

@@ -18,11 +18,11 @@ import org.ostendum.core.judge.Finding;
 import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.judge.Judge;
 import org.ostendum.core.judge.PastRound;
-import org.ostendum.core.judge.Severity;
 import org.ostendum.core.judge.Verdict;
 import org.ostendum.core.measure.Colour;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.rulebook.Severity;
 
 class RecordedBatteryTest {
     private static final BatteryModel MODEL = new BatteryModel(

@@ -1,4 +1,4 @@
-package org.ostendum.web.judgement;
+package org.ostendum.web.state;
 
 import java.util.List;
 import org.ostendum.web.store.Battery;

@@ -1,25 +1,26 @@
-package org.ostendum.web.judgement;
+package org.ostendum.web.state;
 
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.judge.Case;
-import org.ostendum.core.judge.Judge;
+import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.judge.PastRound;
 import org.ostendum.core.judge.Verdict;
 import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.Coverage;
-import org.ostendum.core.measure.EventLog;
-import org.ostendum.core.measure.Reliability;
 import org.ostendum.core.measure.Round;
-import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.state.BatteryFold;
+import org.ostendum.core.state.Snapshot;
+import org.ostendum.core.state.Surroundings;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.EntryKind;
 import org.ostendum.web.store.Ledger;
 import org.ostendum.web.store.NewEntry;
 import org.ostendum.web.store.Payload;
 import org.ostendum.web.store.Rounds;
+import org.ostendum.web.store.Rulebook;
+import org.ostendum.web.store.States;
 import org.ostendum.web.store.VerdictText;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -27,15 +28,19 @@ import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Puts rounds on record: judged, written into the ledger with the verdict and its rules' values, readings stored. */
+/** Puts rounds on record: folded onto the battery's state, written into the ledger with the verdict that stands, readings stored. */
 @Service
 public class RoundRecord {
-    private final Bench bench;
+    private final BatteryStates batteryStates;
+    private final BatteryFolds folds;
+    private final States states;
     private final Ledger ledger;
     private final Rounds rounds;
 
-    public RoundRecord(Bench bench, Ledger ledger, Rounds rounds) {
-        this.bench = bench;
+    public RoundRecord(BatteryStates batteryStates, BatteryFolds folds, States states, Ledger ledger, Rounds rounds) {
+        this.batteryStates = batteryStates;
+        this.folds = folds;
+        this.states = states;
         this.ledger = ledger;
         this.rounds = rounds;
     }
@@ -43,40 +48,77 @@ public class RoundRecord {
     /** Puts a round that was taken through the drawing on record. */
     @Transactional
     public void close(Battery battery, long roundId, Round round, Coverage coverage, long personId) {
-        Case judged = bench.caseOf(battery, round);
-        long entry = write(battery, judged, coverage, personId);
-        rounds.close(roundId, entry, coverage, judged.latest());
-        bench.refresh(battery);
+        take(battery, round, coverage, personId, (entry, past) -> rounds.close(roundId, entry, coverage, past));
     }
 
-    /** Puts a round that comes from elsewhere on record; the battery's present state is left for {@link Bench#refresh}. */
+    /** Puts a round that comes from elsewhere on record. */
     @Transactional
     public void record(Battery battery, Round round, Coverage coverage, long personId) {
-        Case judged = bench.caseOf(battery, round);
-        long entry = write(battery, judged, coverage, personId);
-        rounds.record(battery.id(), personId, entry, coverage, judged.latest());
+        take(
+                battery,
+                round,
+                coverage,
+                personId,
+                (entry, past) -> rounds.record(battery.id(), personId, entry, coverage, past));
+    }
+
+    private interface Storing {
+        void store(long ledgerEntry, PastRound past);
+    }
+
+    private void take(Battery battery, Round round, Coverage coverage, long personId, Storing storing) {
+        ledger.lock(battery.id());
+        Rulebook book = batteryStates.rulebook();
+        Snapshot before = batteryStates.stored(battery, book).snapshot();
+        if (!before.isBefore(round.takenAt())) {
+            takeLate(battery, round, coverage, personId, storing, book);
+            return;
+        }
+        BatteryFold fold = folds.resumed(battery, book, before);
+        PastRound past = fold.resolve(round);
+        fold.fold(new BatteryEvent.RoundTaken(round));
+        Verdict verdict = fold.at(round.takenAt(), Surroundings.NOTHING).verdict();
+        storing.store(write(battery, round, verdict, coverage, personId), past);
+        states.keep(folds.stored(battery, fold, book));
+    }
+
+    /** One that was taken before other things on record: everything that followed follows anew. */
+    private void takeLate(
+            Battery battery, Round round, Coverage coverage, long personId, Storing storing, Rulebook book) {
+        BatteryFold then = folds.upTo(battery, book, round.takenAt());
+        PastRound past = then.resolve(round);
+        then.fold(new BatteryEvent.RoundTaken(round));
+        Verdict verdict = then.at(round.takenAt(), Surroundings.NOTHING).verdict();
+        storing.store(write(battery, round, verdict, coverage, personId), past);
+        refold(battery, book);
+    }
+
+    /** Folds anew from everything on record; what is held of each round is brought up to it. */
+    void refold(Battery battery, Rulebook book) {
+        BatteryFold fold = folds.all(battery, book);
+        rounds.keepDoubts(battery.id(), fold.rounds());
+        states.keep(folds.stored(battery, fold, book));
     }
 
     /**
-     * Puts many old rounds of a battery on record at once. They are kept as they were read; the battery's present state is
-     * judged once, from the newest. Needs a transaction.
+     * Puts many old rounds of a battery on record at once. They are kept as they were read; the battery's state is folded
+     * once. Needs a transaction.
      *
      * @param rounds none of them on record yet, in the order of time
      */
     @Transactional(propagation = Propagation.MANDATORY)
-    public void takeIn(Battery battery, List<Round> rounds, EventLog events, long personId) {
-        Rules rules = bench.rulesFor(battery);
+    public void takeIn(Battery battery, List<Round> rounds, long personId) {
+        ledger.lock(battery.id());
         List<Long> entries = ledger.append(
                 battery.id(),
                 rounds.stream().map(round -> taken(battery, round, personId)).toList());
         List<Rounds.Taken> taken = new ArrayList<>();
         for (int i = 0; i < rounds.size(); i++) {
             Round round = rounds.get(i);
-            PastRound past = new PastRound(round, Reliability.doubts(round, events.happenings(round.takenAt()), rules));
-            taken.add(new Rounds.Taken(entries.get(i), coverage(battery, round), past));
+            taken.add(new Rounds.Taken(entries.get(i), coverage(battery, round), new PastRound(round, List.of())));
         }
         this.rounds.recordAll(battery.id(), personId, taken);
-        bench.refresh(battery);
+        refold(battery, batteryStates.rulebook());
     }
 
     private static NewEntry taken(Battery battery, Round round, long personId) {
@@ -101,9 +143,7 @@ public class RoundRecord {
         return round.readings().size() == 1 ? Coverage.PILOT : Coverage.PARTIAL;
     }
 
-    private long write(Battery battery, Case judged, Coverage coverage, long personId) {
-        Round round = judged.latest().round();
-        Verdict verdict = Judge.judge(judged);
+    private long write(Battery battery, Round round, Verdict verdict, Coverage coverage, long personId) {
         ObjectNode payload = readings(round);
         payload.put("coverage", coverage.name());
         payload.set("verdict", VerdictText.write(verdict));

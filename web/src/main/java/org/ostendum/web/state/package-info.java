@@ -1,4 +1,4 @@
 @NullMarked
-package org.ostendum.web.judgement;
+package org.ostendum.web.state;
 
 import org.jspecify.annotations.NullMarked;
