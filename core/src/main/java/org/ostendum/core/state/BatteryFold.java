@@ -87,7 +87,7 @@ public final class BatteryFold {
         }
         upTo = event.at();
         if (event instanceof RoundTaken taken) {
-            fold(taken.round());
+            fold(taken);
         } else {
             log.add(event);
             facts = facts.after(event, sheet);
@@ -96,7 +96,8 @@ public final class BatteryFold {
         return this;
     }
 
-    private void fold(Round round) {
+    private void fold(RoundTaken taken) {
+        Round round = taken.round();
         if (isKnown(round)) {
             return;
         }
@@ -107,6 +108,7 @@ public final class BatteryFold {
         latest = verdict;
         course = BatteryCourse.of(laid);
         facts = RoundFold.after(past, facts, sheet);
+        findings = findings.byLevelsOf(taken, facts, sheet);
         rounds.add(past);
     }
 

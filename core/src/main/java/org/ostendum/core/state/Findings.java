@@ -12,6 +12,7 @@ import org.ostendum.core.event.BatteryEvent.CellReplaced;
 import org.ostendum.core.event.BatteryEvent.ChargeEnded;
 import org.ostendum.core.event.BatteryEvent.ChargerChecked;
 import org.ostendum.core.event.BatteryEvent.Equalised;
+import org.ostendum.core.event.BatteryEvent.RoundTaken;
 import org.ostendum.core.judge.Cells;
 import org.ostendum.core.judge.Finding;
 import org.ostendum.core.judge.Message;
@@ -146,8 +147,8 @@ public record Findings(List<StandingFinding> all) {
     private static StandingFinding after(StandingFinding standing, BatteryEvent event, Facts facts, Sheet sheet) {
         if (event instanceof CellReplaced replaced) {
             return withoutCell(standing, replaced);
-        } else if (standing.family() == Family.LEVEL || standing.family() == Family.OVER) {
-            return byLevel(standing, event, facts, sheet);
+        } else if (isAboutLevels(standing)) {
+            return tellsLevels(event) ? byLevel(standing, event, facts, sheet) : standing;
         } else if (standing.life() != FindingLife.ACTED_UPON && actsOn(standing, event)) {
             return standing.moved(FindingLife.ACTED_UPON, event.at(), event.word());
         }
@@ -186,6 +187,23 @@ public record Findings(List<StandingFinding> all) {
                 finding.next(),
                 finding.forecast(),
                 finding.confidence());
+    }
+
+    /** Levels that a round has seen settle what another round has found of them. */
+    Findings byLevelsOf(RoundTaken round, Facts facts, Sheet sheet) {
+        return new Findings(all.stream()
+                .map(f -> f.isOpen() && isAboutLevels(f) ? byLevel(f, round, facts, sheet) : f)
+                .toList());
+    }
+
+    private static boolean isAboutLevels(StandingFinding standing) {
+        return standing.family() == Family.LEVEL || standing.family() == Family.OVER;
+    }
+
+    private static boolean tellsLevels(BatteryEvent event) {
+        return event instanceof BatteryEvent.Watered
+                || event instanceof BatteryEvent.DrewOff
+                || event instanceof BatteryEvent.LevelRead;
     }
 
     /** What the levels are now says whether it still stands. */

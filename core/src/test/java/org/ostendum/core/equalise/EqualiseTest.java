@@ -7,71 +7,79 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.battery.CellKind;
-import org.ostendum.core.judge.Cells;
-import org.ostendum.core.judge.Finding;
-import org.ostendum.core.judge.FindingCode;
-import org.ostendum.core.judge.Message;
-import org.ostendum.core.judge.NextStep;
+import org.ostendum.core.battery.Duty;
+import org.ostendum.core.battery.GravityMarks;
+import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CorrectedGravity;
-import org.ostendum.core.rulebook.Rules;
-import org.ostendum.core.rulebook.Severity;
+import org.ostendum.core.state.Told;
 
 class EqualiseTest {
     private static final Instant NOW = Instant.parse("2026-03-02T20:00:00Z");
 
-    private static Finding finding(FindingCode code, NextStep next) {
-        return new Finding(
-                code,
-                new Cells(List.of()),
-                Severity.ACT,
-                Message.of("a"),
-                Message.of("b"),
-                List.of(),
-                List.of(),
-                next,
-                null,
-                0.9);
-    }
-
-    private static Optional<EqualiseProposal.Reason> propose(
-            CellKind kind, @Nullable Integer daysSince, int daysHere, Finding... findings) {
-        return EqualiseProposal.of(
-                        kind,
-                        List.of(findings),
-                        daysSince == null ? null : NOW.minus(Duration.ofDays(daysSince)),
-                        NOW.minus(Duration.ofDays(daysHere)),
-                        NOW,
-                        Rules.standard())
-                .map(EqualiseProposal::reason);
+    private static Optional<EqualiseProposal.Reason> propose(Told told) {
+        return EqualiseProposal.of(told.state()).map(EqualiseProposal::reason);
     }
 
     @Test
     void spreadAndNotGettingFullComeBeforeTheCalendar() {
-        Finding uneven = finding(FindingCode.BATTERY_UNEVEN, NextStep.EQUALISE);
-        Finding layered = finding(FindingCode.BATTERY_STRATIFIED, NextStep.EQUALISE);
-        assertThat(propose(CellKind.FLOODED, 3, 400, uneven)).contains(EqualiseProposal.Reason.SPREAD);
-        assertThat(propose(CellKind.FLOODED, 3, 400, layered)).contains(EqualiseProposal.Reason.NOT_FULL);
-        assertThat(propose(CellKind.FLOODED, 3, 400, finding(FindingCode.CELL_SHORT, NextStep.REPAIR_CELL)))
-                .isEmpty();
+        Told uneven = Told.inOrder()
+                .equalised(100)
+                .read(19, RoundState.FULL_CHARGE, 1285, 1284, 1286, 1285, 1284, 1271)
+                .read(18, RoundState.FULL_CHARGE, 1285, 1284, 1286, 1285, 1284, 1255);
+        assertThat(propose(uneven)).contains(EqualiseProposal.Reason.SPREAD);
+        Told low = Told.nothing().equalised(100).read(18, RoundState.FULL_CHARGE, 1245, 1246, 1244, 1245, 1245, 1246);
+        assertThat(propose(low)).contains(EqualiseProposal.Reason.NOT_FULL);
     }
 
     @ParameterizedTest
-    @CsvSource({"29, 400, false", "30, 400, true", ", 400, true", ", 12, false", "300, 12, false"})
-    void theCalendarCountsFromTheLastOneOrFromItsComing(@Nullable Integer since, int here, boolean proposed) {
-        assertThat(propose(CellKind.FLOODED, since, here).isPresent()).isEqualTo(proposed);
+    @CsvSource({"29, false", "30, true"})
+    void theCalendarCountsFromTheLastOne(int daysSince, boolean proposed) {
+        Told told = Told.nothing()
+                .worked(24 * daysSince + 20, 150)
+                .charged(24 * daysSince + 9, 168)
+                .equalised(24 * daysSince);
+        assertThat(propose(told).isPresent()).isEqualTo(proposed);
+    }
+
+    @Test
+    void whereNoneIsOnRecordNobodyKnowsHowLongAgoItWas() {
+        assertThat(propose(Told.nothing())).isEmpty();
+        EqualiseProposal proposal = EqualiseProposal.of(Told.inOrder().state()).orElseThrow();
+        assertThat(proposal.sentence().key()).isEqualTo("equalise.unknown");
+    }
+
+    @Test
+    void theManualOfAnAircraftBatteryGoesBeforeTheCalendar() {
+        Told told = Told.inOrder()
+                .of(new BatteryModel(
+                        "flier",
+                        CellKind.FLOODED,
+                        Duty.AIRCRAFT,
+                        Told.SIX.layout(),
+                        Told.SIX.capacity(),
+                        1,
+                        GravityMarks.usualFor(Duty.AIRCRAFT)));
+        assertThat(propose(told)).isEmpty();
     }
 
     @Test
     void sealedCellsAreNeverEqualised() {
-        Finding uneven = finding(FindingCode.BATTERY_UNEVEN, NextStep.EQUALISE);
-        assertThat(propose(CellKind.GEL, null, 400, uneven)).isEmpty();
-        assertThat(propose(CellKind.AGM, 300, 400)).isEmpty();
+        Told told = Told.inOrder()
+                .of(new BatteryModel(
+                        "sealed",
+                        CellKind.GEL,
+                        Duty.MOTIVE,
+                        Told.SIX.layout(),
+                        Told.SIX.capacity(),
+                        6,
+                        GravityMarks.usualFor(Duty.MOTIVE)));
+        assertThat(propose(told)).isEmpty();
     }
 
     private static List<EqualiseEnd.Hourly> hourly(int minutesApart, String points) {

@@ -58,7 +58,7 @@ class RunTest {
     }
 
     private static Step step(String id, Task task) {
-        return new Step(id, "Do " + id, null, null, task, false, true, null, null);
+        return new Step(id, "Do " + id, null, null, task, false, true, null, null, null);
     }
 
     private final List<RunEvent> events = new ArrayList<>();
@@ -232,15 +232,15 @@ class RunTest {
     }
 
     private static Step step(String id, StepEffect effect) {
-        return new Step(id, "Do " + id, null, null, new Task.Act(), false, true, effect, null);
+        return new Step(id, "Do " + id, null, null, new Task.Act(), false, true, effect, null, null);
     }
 
     private static Run afterSteps(String... done) {
         Procedure charging = procedure(List.of(
                 step("lid", new Task.Act()),
-                step("on", StepEffect.CURRENT_ON),
-                step("water", StepEffect.WATERED),
-                step("off", StepEffect.CURRENT_OFF)));
+                step("on", StepEffect.CHARGE_BEGUN),
+                step("water", StepEffect.COVERED),
+                step("off", StepEffect.EQUALISE_ENDED)));
         List<RunEvent> events = new ArrayList<>();
         for (String step : done) {
             events.add(new RunEvent(START.plusSeconds(events.size()), "Tom", Kind.DONE, step, ""));

@@ -4,17 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.List;
 import java.util.Map;
-import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.Level;
-import org.ostendum.core.measure.Round;
-import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.state.CellWater;
+import org.ostendum.core.state.Told;
 
 class WaterQualityTest {
     private static final Instant NOW = Instant.parse("2026-05-04T08:00:00Z");
@@ -41,17 +38,10 @@ class WaterQualityTest {
         assertThat(WaterQuality.of(null, NOW, Rules.standard()).isTap()).isFalse();
     }
 
-    private static CellReading level(int cell, @Nullable Level level) {
-        return new CellReading(cell, null, false, false, null, null, false, level, null);
-    }
-
+    /** Of 300 Ah between mark and plates: 180 ml; a low cell wants its middle to the mark, a bare one all of it. */
     @Test
-    void cellsWhoseLevelsWereReadSayWhatTheyWant() {
-        Round round = new Round(
-                NOW,
-                RoundState.FULL_CHARGE,
-                null,
-                List.of(level(1, Level.RIGHT), level(2, Level.LOW), level(3, Level.EXPOSED), level(4, null)));
-        assertThat(CellWater.toMark(round, 600)).isEqualTo(Map.of(2, 270, 3, 360));
+    void cellsWhoseLevelsAreKnownSayWhatTheyWant() {
+        Told told = Told.nothing().looked(2, Level.RIGHT, Level.LOW, Level.EXPOSED);
+        assertThat(CellWater.toMark(told.state())).isEqualTo(Map.of(2, 160, 3, 180));
     }
 }

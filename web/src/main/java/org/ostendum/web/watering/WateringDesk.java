@@ -18,7 +18,7 @@ import org.ostendum.core.judge.Cells;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.state.BatteryState;
-import org.ostendum.core.water.CellWater;
+import org.ostendum.core.state.CellWater;
 import org.ostendum.core.water.WaterForecast;
 import org.ostendum.core.water.WaterQuality;
 import org.ostendum.web.devices.Hearings;

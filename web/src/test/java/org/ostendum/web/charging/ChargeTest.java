@@ -8,7 +8,7 @@ import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.ostendum.core.charge.ChargeSample;
-import org.ostendum.core.charge.EndOfCharge;
+import org.ostendum.core.event.FullSign;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.Volts;
@@ -115,8 +115,7 @@ class ChargeTest extends HouseTest {
     void aSteadyFinishAndTheLampAreFullAndTheEvidenceStaysOnTheLedger() throws Exception {
         Battery battery = onCharge("P-3", 6);
         steady(battery);
-        assertThat(desk.view(battery, false).orElseThrow().verdict().signs())
-                .containsExactly(EndOfCharge.Sign.STEADY_VOLTAGE);
+        assertThat(desk.view(battery, false).orElseThrow().verdict().signs()).containsExactly(FullSign.STEADY_VOLTAGE);
         assertThat(tom.page("/batteries/P-3/charge")).contains("finish", "voltage steady at the finish");
         assertThat(tom.send("/batteries/P-3/charge/end", "lamp", "yes").getStatus())
                 .isEqualTo(302);

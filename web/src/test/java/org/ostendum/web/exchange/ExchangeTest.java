@@ -16,8 +16,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.ostendum.core.event.EventLog;
 import org.ostendum.core.measure.Colour;
-import org.ostendum.core.measure.EventType;
 import org.ostendum.core.measure.Level;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.measure.RoundState;
@@ -165,8 +165,8 @@ class ExchangeTest extends HouseTest {
         assertThat(send("events.csv?preview=true", header + rows).getContentAsString())
                 .contains("\"taken\":false", "colour_of_sky");
         assertThat(send("events.csv", header + rows).getContentAsString()).contains("\"taken\":true");
-        assertThat(ledger.events(id("P-2"), Instant.EPOCH)
-                        .sum(EventType.CHARGE_END, Instant.EPOCH, Instant.parse("2024-04-01T00:00:00Z")))
+        assertThat(new EventLog(ledger.events(id("P-2"), Instant.EPOCH))
+                        .returned(Instant.EPOCH, Instant.parse("2024-04-01T00:00:00Z")))
                 .isEqualTo(412.5);
         assertThat(fetch("events.csv?battery=P-2")).contains("charge_end,412.5,Ah", "cell_replaced,,,4");
         assertThat(send("events.csv", header + rows).getContentAsString()).contains("not on record yet");

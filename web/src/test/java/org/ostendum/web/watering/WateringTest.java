@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Objects;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.ostendum.core.measure.EventType;
+import org.ostendum.core.event.EventLog;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.Ledger;
 import org.ostendum.web.support.AsPerson;
@@ -40,7 +40,7 @@ class WateringTest extends HouseTest {
     }
 
     private double poured(Battery battery) {
-        return ledger.events(battery.id(), Instant.EPOCH).sum(EventType.WATER, Instant.EPOCH, Instant.MAX);
+        return new EventLog(ledger.events(battery.id(), Instant.EPOCH)).poured(Instant.EPOCH, Instant.MAX);
     }
 
     @Test
