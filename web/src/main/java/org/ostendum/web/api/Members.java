@@ -151,6 +151,11 @@ final class Members {
         return bad(at(name), node.path(name), allowed);
     }
 
+    /** @return where a member lies in the body, such as {@code events[2].quantity} */
+    String path(String name) {
+        return at(name);
+    }
+
     private String at(String name) {
         return path.isEmpty() ? name : path + "." + name;
     }

@@ -63,6 +63,9 @@ public class DemoHouse implements ApplicationRunner {
     private static final Logger LOG = LoggerFactory.getLogger(DemoHouse.class);
     private static final int DAYS = 364;
     private static final long SEED = 20_260_101;
+    /** People write things down some minutes later. */
+    private static final Duration WRITTEN_AFTER = Duration.ofMinutes(9);
+
     /** Charges between two waterings. */
     private static final int WATERED_AFTER = 10;
 
@@ -235,10 +238,12 @@ public class DemoHouse implements ApplicationRunner {
 
     /** Writes what happened and the rounds down, as they would have been written at the time. */
     private void tell(Battery battery, Life life, long worker) {
-        life.happenings().forEach(happening -> {
-            past.moveTo(happening.at().plus(Duration.ofMinutes(9)));
-            ledger.append(battery.id(), List.of(entry(happening, worker)));
-        });
+        List<NewEntry> lines =
+                life.happenings().stream().map(h -> entry(h, worker)).toList();
+        past.goThrough(lines.stream()
+                .map(line -> line.happenedAt().plus(WRITTEN_AFTER))
+                .toList());
+        ledger.append(battery.id(), lines);
         past.moveTo(now);
         record.takeIn(battery, life.rounds(), worker);
     }

@@ -3,6 +3,7 @@ package org.ostendum.web.me;
 import org.ostendum.core.measure.GravityForm;
 import org.ostendum.web.store.People;
 import org.ostendum.web.store.Person;
+import org.ostendum.web.store.Tokens;
 import org.ostendum.web.words.Words;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -15,9 +16,11 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class MeController {
     private final People people;
+    private final Tokens tokens;
 
-    MeController(People people) {
+    MeController(People people, Tokens tokens) {
         this.people = people;
+        this.tokens = tokens;
     }
 
     @GetMapping("/me")
@@ -25,6 +28,7 @@ class MeController {
         page.addAttribute("place", "me");
         page.addAttribute("me", person);
         page.addAttribute("forms", GravityForm.values());
+        page.addAttribute("tokens", tokens.of(person.id()));
         return "me/me";
     }
 

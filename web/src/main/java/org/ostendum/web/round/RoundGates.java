@@ -1,10 +1,9 @@
 package org.ostendum.web.round;
 
 import java.util.List;
-import org.ostendum.core.procedure.GateKey;
-import org.ostendum.core.procedure.Gates;
 import org.ostendum.core.procedure.Situation;
 import org.ostendum.core.safety.Training;
+import org.ostendum.web.job.BatteryGatesOf;
 import org.ostendum.web.job.GateLine;
 import org.ostendum.web.job.Situations;
 import org.ostendum.web.store.Battery;
@@ -17,15 +16,6 @@ import org.springframework.stereotype.Component;
 /** What must hold before caps come off for a round. */
 @Component
 class RoundGates {
-    private static final List<GateKey> BEFORE_CAPS = List.of(
-            GateKey.HAS_CAPS,
-            GateKey.TRAINED,
-            GateKey.STATION_READY,
-            GateKey.COMMISSIONED,
-            GateKey.UNDAMAGED,
-            GateKey.NOT_CHARGING,
-            GateKey.MIXED_BEFORE_ROUND);
-
     /** The job that a lead goes through the gates with; while it is under way, rounds can be begun. */
     static final String ALL_THE_SAME = "round-after-water";
 
@@ -46,8 +36,7 @@ class RoundGates {
             return List.of();
         }
         Situation situation = situations.of(Training.BATTERY_CARE, battery, null, person);
-        return BEFORE_CAPS.stream()
-                .map(gate -> GateLine.of(gate, Gates.ask(gate, situation), words))
+        return BatteryGatesOf.beforeRound(situation, words).stream()
                 .filter(GateLine::isShut)
                 .toList();
     }

@@ -3,6 +3,7 @@ package org.ostendum.web.security;
 import jakarta.servlet.DispatcherType;
 import org.ostendum.web.security.Access.Route;
 import org.ostendum.web.store.Role;
+import org.ostendum.web.store.Tokens;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
@@ -19,6 +20,7 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.AuthenticationEntryPoint;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
+import org.springframework.security.web.authentication.www.BasicAuthenticationFilter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.security.web.savedrequest.HttpSessionRequestCache;
 import org.springframework.security.web.savedrequest.RequestCache;
@@ -49,15 +51,17 @@ class SecurityConfiguration {
     }
 
     /**
-     * Programs send name and password with every request and have no session. A page elsewhere cannot make a browser send
+     * Programs send a token, or name and password, with every request and have no session. A page elsewhere cannot make a browser send
      * {@code application/json} without asking first, so that no token is wanted.
      */
     @Bean
     @Order(1)
-    SecurityFilterChain programs(HttpSecurity http, PersonSignIn signIn) throws Exception {
+    SecurityFilterChain programs(HttpSecurity http, PersonSignIn signIn, Tokens tokens, TokenHash hash)
+            throws Exception {
         return http.securityMatcher("/api/**")
                 .authenticationProvider(signIn)
                 .authorizeHttpRequests(SecurityConfiguration::byRoute)
+                .addFilterBefore(new TokenSignIn(tokens, hash), BasicAuthenticationFilter.class)
                 .httpBasic(Customizer.withDefaults())
                 .csrf(csrf -> csrf.disable())
                 .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
