@@ -19,6 +19,8 @@ alter table machine add column connector varchar(40) not null default '';
 
 alter table round add column voided_by bigint null;
 
+alter table round add column set_aside varchar(400) null;
+
 /* [jooq ignore start] */
 alter table machine add constraint machine_volts_possible check (volts between 2 and 288);
 alter table round add constraint round_voided_by foreign key (voided_by) references ledger_entry (id);

@@ -23,8 +23,6 @@ import org.ostendum.core.rulebook.Rules;
 public final class Case {
     /** What lies further back says little of today. */
     private static final int ROUNDS_LOOKED_BACK = 60;
-    /** A dropped or swapped figure is usually a hundred points. */
-    private static final int ALONE_TENTHS = 900;
 
     private static final int EVEN_TENTHS = 300;
     private static final int LEAST_CELLS = 4;
@@ -56,14 +54,9 @@ public final class Case {
         this.zone = zone;
         this.latest = latest;
         this.past = List.copyOf(past);
-        this.soundPast = past.stream()
-                .filter(PastRound::isSound)
-                .map(p -> new DatedGravities(
-                        p.round().takenAt(), p.round().state(), Gravities.of(p.round(), rules.temperatureCorrection())))
-                .filter(d -> !d.gravities().isEmpty())
-                .toList();
-        this.scatter = Scatter.of(soundPast);
         Gravities read = Gravities.of(latest.round(), rules.temperatureCorrection());
+        this.soundPast = BelievedPast.of(past, read, rules.temperatureCorrection());
+        this.scatter = Scatter.of(soundPast);
         this.setAside = suspects(read);
         this.gravities = read.without(setAside);
         this.events = events;
@@ -101,7 +94,8 @@ public final class Case {
             return false;
         }
         Gravities others = read.without(Set.of(cell));
-        return Math.abs(read.of(cell).tenths() - others.median().tenths()) >= ALONE_TENTHS
+        int limit = rules.points(RuleKey.CELL_BELOW_MEDIAN).tenths();
+        return Math.abs(read.of(cell).tenths() - others.median().tenths()) >= limit
                 && others.spread().tenths() < EVEN_TENTHS;
     }
 

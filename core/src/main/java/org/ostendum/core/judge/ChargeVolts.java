@@ -4,7 +4,10 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.OptionalDouble;
+import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.Round;
@@ -16,6 +19,8 @@ import org.ostendum.core.statistics.Robust;
 public final class ChargeVolts {
     /** Rounds whose voltages are put together. */
     private static final int ROUNDS = 3;
+    /** Fewer tell nothing of a meter. */
+    private static final int LEAST_CHANGES = 12;
     /** Fewer cells make no median to compare with. */
     private static final int LEAST_CELLS = 3;
     /** mV a cell and kelvin. Source: IEEE 450. */
@@ -47,9 +52,13 @@ public final class ChargeVolts {
                         .add(millivolts - median);
             }
         }
-        Celsius temperature = round.temperature();
-        if (temperature != null) {
-            medians.add(median - PER_KELVIN * (temperature.degrees() - REFERENCE));
+        double[] degrees = round.readings().stream()
+                .map(round::temperatureOf)
+                .filter(Objects::nonNull)
+                .mapToDouble(Celsius::degrees)
+                .toArray();
+        if (degrees.length > 0) {
+            medians.add(median - PER_KELVIN * (Robust.median(degrees) - REFERENCE));
         }
     }
 
@@ -65,6 +74,28 @@ public final class ChargeVolts {
             return OptionalDouble.empty();
         }
         return OptionalDouble.of(last(above) - (isTold(cell) ? first(above) : 0));
+    }
+
+    /**
+     * @return mV by which single readings of a cell scatter about its usual place: the meter's own noise, learned from every cell
+     *     read more than once; 0 where none was
+     */
+    public double scatter() {
+        double[] changes = aboveByCell.values().stream()
+                .flatMapToDouble(ChargeVolts::changes)
+                .toArray();
+        // A difference of two readings scatters by the square root of two more than one of them.
+        return changes.length < LEAST_CHANGES ? 0 : Robust.deviation(changes) / Math.sqrt(2);
+    }
+
+    private static DoubleStream changes(List<Double> above) {
+        return IntStream.range(1, above.size()).mapToDouble(i -> above.get(i) - above.get(i - 1));
+    }
+
+    /** @return mV of the last reading alone above the median of its battery; empty where none was taken */
+    public OptionalDouble lastAbove(int cell) {
+        List<Double> above = aboveByCell.getOrDefault(cell, List.of());
+        return above.isEmpty() ? OptionalDouble.empty() : OptionalDouble.of(above.get(above.size() - 1));
     }
 
     /** @return whether a cell was read often enough for its voltages alone to tell */

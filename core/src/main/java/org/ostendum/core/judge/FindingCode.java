@@ -12,6 +12,8 @@ public enum FindingCode {
     CELL_SULFATED("cell.sulfated"),
     CELL_DILUTED("cell.diluted"),
     CELL_THIRSTY("cell.thirsty"),
+    /** Stands above what a full charge gives: water is missing, or acid was added. */
+    CELL_CONCENTRATED("cell.concentrated"),
     BATTERY_UNDERCHARGED("battery.undercharged"),
     BATTERY_UNEVEN("battery.uneven"),
     BATTERY_SULFATED("battery.sulfated"),
@@ -19,6 +21,7 @@ public enum FindingCode {
     BATTERY_STRATIFIED("battery.stratified"),
     BATTERY_WORN("battery.worn"),
     BATTERY_HOT("battery.hot"),
+    BATTERY_FREEZING("battery.freezing"),
     PACK_TAP("pack.tap"),
     BLOCK_LOW("block.low"),
     BLOCK_REVERSED("block.reversed"),

@@ -9,11 +9,14 @@ import org.ostendum.core.judge.question.ColourOfSample;
 import org.ostendum.core.judge.question.DryCells;
 import org.ostendum.core.judge.question.Evenness;
 import org.ostendum.core.judge.question.FallingCells;
+import org.ostendum.core.judge.question.FreezingRisk;
 import org.ostendum.core.judge.question.FullWindow;
+import org.ostendum.core.judge.question.HighCells;
 import org.ostendum.core.judge.question.HotBattery;
 import org.ostendum.core.judge.question.ImpossibleReadings;
 import org.ostendum.core.judge.question.LayeredAcid;
 import org.ostendum.core.judge.question.OverfilledCells;
+import org.ostendum.core.judge.question.RestVolts;
 import org.ostendum.core.judge.question.TappedBlocks;
 import org.ostendum.core.judge.question.ThirstyBattery;
 import org.ostendum.core.judge.question.ThirstyCells;
@@ -30,6 +33,8 @@ public final class Judge {
             new DryCells(),
             new OverfilledCells(),
             new ColourOfSample(),
+            new HighCells(),
+            new RestVolts(),
             new WeakCells(),
             new FallingCells(),
             new TappedBlocks(),
@@ -39,6 +44,7 @@ public final class Judge {
             new ThirstyCells(),
             new ThirstyBattery(),
             new HotBattery(),
+            new FreezingRisk(),
             new WornBattery());
 
     private Judge() {}

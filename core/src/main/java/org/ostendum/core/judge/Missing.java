@@ -19,6 +19,8 @@ public enum Missing {
     WATER_ON_RECORD,
     /** Ampere-hours of shifts and charges. */
     AMP_HOURS,
-    /** Highest temperatures of charges. */
-    TEMPERATURES
+    /** Temperatures of rounds, or the highest of charges. */
+    TEMPERATURES,
+    /** Voltages of single cells at rest. */
+    REST_VOLTAGES
 }

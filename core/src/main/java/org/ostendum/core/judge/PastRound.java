@@ -3,6 +3,7 @@ package org.ostendum.core.judge;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.Doubt;
@@ -12,10 +13,22 @@ import org.ostendum.core.measure.Round;
  * A round with what is to be held of it.
  *
  * @param doubts empty when its gravities can be relied on
+ * @param setAside cells whose gravity leapt so far that it was not believed then; a later round may bear it out
  */
-public record PastRound(Round round, List<Doubt> doubts) {
+public record PastRound(Round round, List<Doubt> doubts, Set<Integer> setAside) {
     public PastRound {
         doubts = List.copyOf(doubts);
+        setAside = Set.copyOf(setAside);
+    }
+
+    /** A round in which every gravity is believed. */
+    public PastRound(Round round, List<Doubt> doubts) {
+        this(round, doubts, Set.of());
+    }
+
+    /** The same round with some of its gravities not believed. */
+    public PastRound settingAside(Set<Integer> cells) {
+        return new PastRound(round, doubts, cells);
     }
 
     public boolean isSound() {
@@ -32,7 +45,8 @@ public record PastRound(Round round, List<Doubt> doubts) {
                 .toList();
         return these.size() == round.readings().size()
                 ? this
-                : new PastRound(new Round(round.takenAt(), round.state(), round.temperature(), these), doubts);
+                : new PastRound(
+                        new Round(round.takenAt(), round.state(), round.temperature(), these), doubts, setAside);
     }
 
     private boolean isOfThisCell(@Nullable Instant since) {

@@ -3,6 +3,7 @@ package org.ostendum.core.judge;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.quantity.GravityDifference;
 import org.ostendum.core.statistics.Robust;
 
@@ -19,6 +20,13 @@ public final class Scatter {
     private static final int LEAST_CELLS = 3;
     /** The last dozen is what "usual" means. */
     private static final int ROUNDS_FOR_SCATTER = 12;
+
+    /** Part of a division by which rounding to it scatters a change of places: 1 ÷ √6. */
+    private static final double ROUNDING = 0.41;
+    /** Fewer readings show no division. */
+    private static final int LEAST_READ = 18;
+
+    private static final double NEARLY_ALL = 0.97;
 
     private final List<DatedGravities> past;
     private final double tenths;
@@ -39,7 +47,30 @@ public final class Scatter {
                 ? LEAST_TENTHS
                 : Robust.deviation(
                         changes.stream().mapToDouble(Double::doubleValue).toArray());
-        return new Scatter(recent, Math.max(LEAST_TENTHS, deviation));
+        return new Scatter(recent, Math.max(Math.max(LEAST_TENTHS, ROUNDING * division(recent)), deviation));
+    }
+
+    /** @return tenths of the finest division of the float that the readings show: 100 where all are whole tens of points */
+    private static int division(List<DatedGravities> recent) {
+        int[] divisions = {100, 50, 20};
+        for (int division : divisions) {
+            long read = 0;
+            long whole = 0;
+            for (DatedGravities dated : recent) {
+                // Corrected gravities of one round are all shifted by the same.
+                int first = dated.gravities().isEmpty()
+                        ? 0
+                        : dated.gravities().lowest().tenths();
+                for (CorrectedGravity gravity : dated.gravities().byCell().values()) {
+                    read++;
+                    whole += Math.floorMod(gravity.tenths() - first, division) <= 1 ? 1 : 0;
+                }
+            }
+            if (read >= LEAST_READ && whole >= NEARLY_ALL * read) {
+                return division;
+            }
+        }
+        return 0;
     }
 
     private static void addChanges(List<Double> changes, Gravities before, Gravities after) {

@@ -219,6 +219,10 @@ public final class NextThings {
         if (battery.mixed().isNo()) {
             asked.removeIf(NextStep::isReading);
         }
+        // Readings come before water, which would thin the samples.
+        if (asked.contains(NextStep.TAKE_ROUND)) {
+            asked.remove(NextStep.WATER);
+        }
         boolean keepsFromCharge = !battery.barePlates().isEmpty()
                 || !battery.overMark().isEmpty()
                 || battery.isTooHotToCharge().isYes()

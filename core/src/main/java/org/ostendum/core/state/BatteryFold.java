@@ -109,7 +109,7 @@ public final class BatteryFold {
         course = BatteryCourse.of(laid);
         facts = RoundFold.after(past, facts, sheet);
         findings = findings.byLevelsOf(taken, facts, sheet);
-        rounds.add(past);
+        rounds.add(past.settingAside(laid.setAside()));
     }
 
     /** A round sent twice is one round. */

@@ -21,6 +21,8 @@ enum Family {
     THIRST("thirsty-battery", 3, false),
     WORN("worn-battery", 3, false),
     HOT("hot-battery", 1, false),
+    HIGH("high-cells", 1, false),
+    FREEZING("freezing", 1, false),
     TAP("tapped-blocks", 3, true),
     /** About one round and no longer. */
     READING("", 0, false);
@@ -68,6 +70,8 @@ enum Family {
             case BATTERY_WORN -> WORN;
             case BATTERY_HOT -> HOT;
             case PACK_TAP -> TAP;
+            case CELL_CONCENTRATED -> HIGH;
+            case BATTERY_FREEZING -> FREEZING;
             case READING_IMPOSSIBLE, READING_UNRELIABLE, BLOCK_LOW, BLOCK_REVERSED, VOLTAGE_DISAGREES -> READING;
         };
     }

@@ -105,6 +105,7 @@ public final class Contradictions {
                     s -> s.state().charge().high() < 0.85 && s.state().charge().basis() == ChargeRange.Basis.WORK),
             new Pair(
                     "not full / water it", s -> !s.state().full().isYes(), s -> s.asks(NextStep.WATER) || s.mayWater()),
+            new Pair("read it / water it", s -> s.asks(NextStep.TAKE_ROUND), s -> s.asks(NextStep.WATER)),
             new Pair(
                     "over the mark / water",
                     s -> !s.state().overMark().isEmpty(),

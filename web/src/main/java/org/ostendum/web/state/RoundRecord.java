@@ -78,7 +78,9 @@ public class RoundRecord {
         PastRound past = fold.resolve(round);
         fold.fold(new BatteryEvent.RoundTaken(round));
         Verdict verdict = fold.at(round.takenAt(), Surroundings.NOTHING).verdict();
-        storing.store(write(battery, round, verdict, coverage, personId), past);
+        List<PastRound> folded = fold.rounds();
+        PastRound held = folded.isEmpty() ? past : folded.get(folded.size() - 1);
+        storing.store(write(battery, round, verdict, coverage, personId), held);
         states.keep(folds.stored(battery, fold, book));
     }
 

@@ -76,6 +76,7 @@ public class Rounds {
                 .set(ROUND.COVERAGE, coverage.name())
                 .set(ROUND.TEMPERATURE_TENTHS, tenths(past.round().temperature()))
                 .set(ROUND.DOUBTS, doubts(past.doubts()))
+                .set(ROUND.SET_ASIDE, cells(past.setAside()))
                 .set(ROUND.LEDGER_ENTRY_ID, ledgerEntryId)
                 .where(ROUND.ID.eq(roundId))
                 .execute();
@@ -94,6 +95,7 @@ public class Rounds {
                 .set(ROUND.TAKEN_AT, round.takenAt())
                 .set(ROUND.TEMPERATURE_TENTHS, tenths(round.temperature()))
                 .set(ROUND.DOUBTS, doubts(past.doubts()))
+                .set(ROUND.SET_ASIDE, cells(past.setAside()))
                 .set(ROUND.LEDGER_ENTRY_ID, ledgerEntryId)
                 .returningResult(ROUND.ID)
                 .fetchSingle()
@@ -122,6 +124,7 @@ public class Rounds {
             row.setTakenAt(round.takenAt());
             row.setTemperatureTenths(tenths(round.temperature()));
             row.setDoubts(doubts(one.past().doubts()));
+            row.setSetAside(cells(one.past().setAside()));
             row.setLedgerEntryId(one.ledgerEntryId());
             rounds.add(row);
         }
@@ -174,16 +177,18 @@ public class Rounds {
     /** Keeps with each round what is held of it now, where that has changed. */
     public void keepDoubts(long batteryId, List<PastRound> held) {
         Map<Instant, String> before = new HashMap<>();
-        sql.select(ROUND.TAKEN_AT, ROUND.DOUBTS)
+        sql.select(ROUND.TAKEN_AT, ROUND.DOUBTS, ROUND.SET_ASIDE)
                 .from(ROUND)
                 .where(ROUND.BATTERY_ID.eq(batteryId).and(ROUND.TAKEN_AT.isNotNull()))
-                .forEach(r -> before.put(r.value1(), String.valueOf(r.value2())));
+                .forEach(r -> before.put(r.value1(), r.value2() + "/" + r.value3()));
         for (PastRound past : held) {
             Instant at = past.round().takenAt();
             String doubts = doubts(past.doubts());
-            if (!String.valueOf(doubts).equals(before.get(at))) {
+            String aside = cells(past.setAside());
+            if (!(doubts + "/" + aside).equals(before.get(at))) {
                 sql.update(ROUND)
                         .set(ROUND.DOUBTS, doubts)
+                        .set(ROUND.SET_ASIDE, aside)
                         .where(ROUND.BATTERY_ID.eq(batteryId).and(ROUND.TAKEN_AT.eq(at)))
                         .execute();
             }
@@ -363,7 +368,7 @@ public class Rounds {
                 r.get(ROUND.ID),
                 r.get(ROUND.LEDGER_ENTRY_ID),
                 Coverage.valueOf(r.get(ROUND.COVERAGE)),
-                new PastRound(round, doubtsFrom(r.get(ROUND.DOUBTS))),
+                new PastRound(round, doubtsFrom(r.get(ROUND.DOUBTS)), cellsFrom(r.get(ROUND.SET_ASIDE))),
                 corrected);
     }
 
@@ -390,6 +395,18 @@ public class Rounds {
 
     private static @Nullable String doubts(List<Doubt> doubts) {
         return doubts.isEmpty() ? null : doubts.stream().map(Doubt::name).collect(Collectors.joining(","));
+    }
+
+    private static @Nullable String cells(Set<Integer> cells) {
+        return cells.isEmpty()
+                ? null
+                : cells.stream().sorted().map(String::valueOf).collect(Collectors.joining(","));
+    }
+
+    private static Set<Integer> cellsFrom(@Nullable String cells) {
+        return cells == null
+                ? Set.of()
+                : Arrays.stream(cells.split(",", -1)).map(Integer::valueOf).collect(Collectors.toSet());
     }
 
     private static List<Doubt> doubtsFrom(@Nullable String doubts) {

@@ -29,6 +29,12 @@ enum CellCause {
     private static final double STEADY_PART = 0.25;
 
     private static final double STEADY_TENTHS = 40;
+    /** A median of three against a median of three scatters about as one reading does. */
+    private static final double MIDDLE_ERROR = 0.95;
+    /** So many deviations of the meter are no chance, over two dozen cells and years of rounds. */
+    private static final double NOISE = 4.5;
+
+    private static final double FAR = 4;
     /** So much of the fall lies between the two readings before it and the two after. */
     private static final double SUDDEN_PART = 0.75;
 
@@ -58,7 +64,10 @@ enum CellCause {
         OptionalDouble volts = isBlockWide(battery, cell)
                 ? OptionalDouble.empty()
                 : battery.chargeVolts().above(cell);
-        double limit = battery.rules().value(RuleKey.CHARGE_VOLTS_APART).doubleValue();
+        double limit = limit(battery, cell);
+        if (isFarOnce(battery, cell)) {
+            return battery.chargeVolts().lastAbove(cell).orElse(0) < 0 ? SHORT : SULFATED;
+        }
         if (volts.isPresent() && volts.getAsDouble() <= -limit) {
             return SHORT;
         } else if (volts.isPresent() && volts.getAsDouble() >= limit) {
@@ -66,6 +75,23 @@ enum CellCause {
         }
         // In a battery that is not charged to its end cells are left behind in steps as well.
         return !LowBattery.of(battery).isLowNow() && cameInOneStep(battery.course(cell)) ? DILUTED : UNKNOWN;
+    }
+
+    /** The limit of the Rulebook, or more where this meter scatters so that its noise would reach it. */
+    private static double limit(Case battery, int cell) {
+        double rule = battery.rules().value(RuleKey.CHARGE_VOLTS_APART).doubleValue();
+        double error = battery.chargeVolts().scatter() * (battery.chargeVolts().isTold(cell) ? MIDDLE_ERROR : 1);
+        return Math.max(rule, NOISE * error);
+    }
+
+    /** A cell so far from its battery needs no second reading to be taken seriously. */
+    static boolean isFarOnce(Case battery, int cell) {
+        double far = FAR
+                * Math.max(
+                        battery.rules().value(RuleKey.CHARGE_VOLTS_APART).doubleValue(),
+                        battery.chargeVolts().scatter());
+        return !isBlockWide(battery, cell)
+                && Math.abs(battery.chargeVolts().lastAbove(cell).orElse(0)) >= far;
     }
 
     /** @return whether its block is away to the same side with it: that is a tap or a joint, not a cell */
@@ -86,7 +112,7 @@ enum CellCause {
 
     /** @return whether the voltage on charge alone tells a bad cell: away from its own beginning for several rounds */
     static boolean isToldByVolts(Case battery, int cell) {
-        if (!battery.chargeVolts().isTold(cell)) {
+        if (!battery.chargeVolts().isTold(cell) && !isFarOnce(battery, cell)) {
             return false;
         }
         CellCause cause = of(battery, cell);

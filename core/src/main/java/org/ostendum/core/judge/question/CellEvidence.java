@@ -21,6 +21,11 @@ final class CellEvidence {
 
     /** The fall or the distance, then what tells its cause, or what would. */
     static Message why(Case battery, CellCause cause, int cell, Message gravities) {
+        return why(battery, cause, cell, gravities, false);
+    }
+
+    /** @param proved whether an equalised battery shows it, so that reading it again would tell nothing new */
+    static Message why(Case battery, CellCause cause, int cell, Message gravities, boolean proved) {
         var volts = battery.chargeVolts().above(cell);
         if (volts.isEmpty()) {
             return cause == CellCause.DILUTED
@@ -28,6 +33,7 @@ final class CellEvidence {
                     : Message.of("finding.cause.no-volts.why", gravities);
         }
         int millivolts = (int) Math.round(volts.getAsDouble());
-        return Message.of("finding.cause." + cause.code() + ".why", gravities, Math.abs(millivolts));
+        String how = proved && cause == CellCause.UNKNOWN ? ".proved.why" : ".why";
+        return Message.of("finding.cause." + cause.code() + how, gravities, Math.abs(millivolts));
     }
 }

@@ -36,6 +36,7 @@ public final class Evenness implements Question {
         Set<Integer> known = new HashSet<>(WeakCells.below(battery));
         known.addAll(FallingCells.explained(battery));
         known.addAll(TappedBlocks.cells(battery));
+        known.addAll(HighCells.cells(battery));
         Gravities rest = battery.gravities().without(known);
         GravityDifference spread = rest.spread();
         if (spread.compareTo(battery.rules().points(RuleKey.SPREAD_EQUALISE)) >= 0) {

@@ -3,7 +3,11 @@ package org.ostendum.core.judge.question;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.stream.Stream;
 import org.ostendum.core.event.BatteryEvent.HottestOfCharge;
 import org.ostendum.core.judge.Case;
 import org.ostendum.core.judge.Cells;
@@ -31,6 +35,12 @@ public final class HotBattery implements Question {
 
     @Override
     public Outcome ask(Case battery) {
+        Celsius limit =
+                battery.rules().celsius(RuleKey.chargeStop(battery.model().duty()));
+        Optional<Celsius> warmest = warmest(battery);
+        if (warmest.isPresent() && warmest.get().compareTo(limit) >= 0) {
+            return Outcome.of(hotNow(battery, warmest.get()));
+        }
         Instant now = battery.now();
         List<Celsius> peaks = battery.events().between(HottestOfCharge.class, now.minus(LOOKED_BACK), now).stream()
                 .map(HottestOfCharge::celsius)
@@ -39,10 +49,33 @@ public final class HotBattery implements Question {
             return new Outcome.NotJudged(Missing.TEMPERATURES);
         }
         RuleKey rule = RuleKey.chargeStop(battery.model().duty());
-        Celsius limit = battery.rules().celsius(rule);
         List<Celsius> over =
                 peaks.stream().filter(peak -> peak.compareTo(limit) > 0).toList();
         return over.size() < TIMES ? new Outcome.Clear() : Outcome.of(finding(battery, rule, over));
+    }
+
+    private static Optional<Celsius> warmest(Case battery) {
+        var round = battery.latest().round();
+        return Stream.concat(
+                        Stream.ofNullable(round.temperature()),
+                        round.readings().stream().map(round::temperatureOf).filter(Objects::nonNull))
+                .max(Comparator.naturalOrder());
+    }
+
+    /** Read at or above the limit it is stopped and cooled at once, not at its second time. */
+    private static Finding hotNow(Case battery, Celsius warmest) {
+        RuleKey rule = RuleKey.chargeStop(battery.model().duty());
+        return new Finding(
+                FindingCode.BATTERY_HOT,
+                new Cells(List.of()),
+                Severity.STOP,
+                Message.of("finding.hot-now", warmest),
+                Message.of("finding.hot-now.why", warmest, battery.rules().celsius(rule)),
+                List.of(battery.rules().use(rule)),
+                List.of(new Evidence("warmest", warmest)),
+                NextStep.COOL,
+                null,
+                0.95);
     }
 
     private static Finding finding(Case battery, RuleKey rule, List<Celsius> over) {

@@ -54,8 +54,9 @@ public final class ThirstyBattery implements Question {
                 : 1;
         // A battery that always drank a little more is no news; one that begins to is.
         int percent = (int) Math.round(100 * lately.get().times() / Math.max(1, Math.min(MOST_USUAL, usual)));
+        int told = (int) Math.round(100 * lately.get().times());
         return percent >= battery.rules().percent(RuleKey.THIRST)
-                ? Outcome.of(finding(battery, lately.get(), percent))
+                ? Outcome.of(finding(battery, lately.get(), told))
                 : new Outcome.Clear();
     }
 

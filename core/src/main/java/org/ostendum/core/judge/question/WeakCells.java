@@ -72,7 +72,13 @@ public final class WeakCells implements Question {
                         battery,
                         cause,
                         cell,
-                        Message.of(how + ".why", gravities.of(cell), below, gravities.median(), limit)),
+                        Message.of(
+                                (told ? "finding.weak.told" : how) + ".why",
+                                gravities.of(cell),
+                                below,
+                                gravities.median(),
+                                limit),
+                        equalised),
                 List.of(battery.rules().use(RuleKey.CELL_BELOW_MEDIAN)),
                 CellEvidence.of(
                         battery,
