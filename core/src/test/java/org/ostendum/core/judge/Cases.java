@@ -62,6 +62,18 @@ final class Cases {
         return new Round(NOW, RoundState.FULL_CHARGE, Celsius.of(25), List.of(readings));
     }
 
+    static Round drawnTwice(Round round, int cell) {
+        return new Round(
+                round.takenAt(),
+                round.state(),
+                round.temperature(),
+                round.readings().stream()
+                        .map(r -> r.cell() == cell && r.gravity() != null
+                                ? cell(cell, r.gravity().points(), false, true, r.level(), r.colour())
+                                : r)
+                        .toList());
+    }
+
     static PastRound sound(Round round) {
         return new PastRound(round, List.of());
     }

@@ -5,6 +5,7 @@ import static org.assertj.core.groups.Tuple.tuple;
 import static org.ostendum.core.judge.Cases.NOW;
 import static org.ostendum.core.judge.Cases.SIX;
 import static org.ostendum.core.judge.Cases.cell;
+import static org.ostendum.core.judge.Cases.drawnTwice;
 import static org.ostendum.core.judge.Cases.fortnightsAgo;
 import static org.ostendum.core.judge.Cases.found;
 import static org.ostendum.core.judge.Cases.judge;
@@ -57,7 +58,7 @@ class JudgeTest {
     })
     void aCellFiftyBelowIsBadOnlyAfterAnEqualise(
             int lowest, RoundState state, FindingCode code, Severity severity, NextStep next) {
-        Verdict verdict = judge(round(state, 1280, 1280, 1280, lowest, 1280, 1280));
+        Verdict verdict = judge(drawnTwice(round(state, 1280, 1280, 1280, lowest, 1280, 1280), 4));
         assertThat(verdict.findings()).hasSize(1);
         Finding finding = verdict.findings().get(0);
         assertThat(finding.code()).isEqualTo(code);
@@ -67,6 +68,14 @@ class JudgeTest {
             assertThat(finding.cells()).isEqualTo(Cells.of(4));
             assertThat(finding.rules()).extracting(u -> u.key()).containsExactly(RuleKey.CELL_BELOW_MEDIAN);
         }
+    }
+
+    /** Without a past, one figure far from an even battery is sooner a slip of the pencil: it is drawn again before it counts. */
+    @Test
+    void aLoneCellOfAFirstRoundIsDrawnAgainFirst() {
+        Verdict verdict = judge(round(RoundState.AFTER_EQUALISE, 1280, 1280, 1280, 1230, 1280, 1280));
+        assertThat(verdict.findings()).extracting(Finding::code).containsExactly(FindingCode.READING_IMPOSSIBLE);
+        assertThat(verdict.findings()).extracting(Finding::next).containsExactly(NextStep.READ_AGAIN);
     }
 
     /** All the same, whether high or low: charge state, not a fault of a cell. */

@@ -38,6 +38,9 @@ public final class Evenness implements Question {
         known.addAll(TappedBlocks.cells(battery));
         known.addAll(HighCells.cells(battery));
         Gravities rest = battery.gravities().without(known);
+        if (rest.isEmpty()) {
+            return new Outcome.Clear();
+        }
         GravityDifference spread = rest.spread();
         if (spread.compareTo(battery.rules().points(RuleKey.SPREAD_EQUALISE)) >= 0) {
             return Outcome.of(equalise(battery, rest));

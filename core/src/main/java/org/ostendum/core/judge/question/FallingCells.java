@@ -208,6 +208,9 @@ public final class FallingCells implements Question {
 
     /** @return null where it does not fall any more, or crosses beyond the horizon */
     private static @Nullable Forecast forecast(Case battery, int cell) {
+        if (battery.course(cell).readings() < battery.rules().count(RuleKey.TREND_ROUNDS)) {
+            return null;
+        }
         SenLine line = line(battery, cell);
         double left =
                 line.at(0) + battery.rules().points(RuleKey.CELL_BELOW_MEDIAN).tenths();

@@ -27,6 +27,9 @@ public final class ImpossibleReadings implements Question {
 
     @Override
     public Outcome ask(Case battery) {
+        if (!battery.latest().isSound()) {
+            return new Outcome.NotJudged(Missing.RELIABLE_ROUND);
+        }
         Set<Integer> suspects = battery.setAside();
         if (!suspects.isEmpty()) {
             return Outcome.of(finding(battery, suspects));
