@@ -14,7 +14,6 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.charge.ChargeSample;
@@ -88,7 +87,7 @@ public class DemoHouse implements ApplicationRunner {
     private final ChargeReadings readings;
 
     DemoHouse(
-            DSLContext sql,
+            Ledger ledger,
             Rounds rounds,
             Defects defects,
             RuleChanges ruleChanges,
@@ -121,10 +120,10 @@ public class DemoHouse implements ApplicationRunner {
         this.now = clock.instant();
         this.past = new MovingClock(now);
         // The same services the application runs on, by a clock of the past.
-        this.ledger = new Ledger(sql, past);
-        BatteryFolds folds = new BatteryFolds(ledger, rounds, defects, past, zone);
+        this.ledger = ledger.datedBy(past);
+        BatteryFolds folds = new BatteryFolds(this.ledger, rounds, defects, past, zone);
         this.batteryStates = new BatteryStates(folds, states, defects, rooms, ruleChanges, Measured.NOTHING, past);
-        this.record = new RoundRecord(batteryStates, folds, states, ledger, rounds);
+        this.record = new RoundRecord(batteryStates, folds, states, this.ledger, rounds);
     }
 
     @Override
@@ -156,6 +155,7 @@ public class DemoHouse implements ApplicationRunner {
             floor.hangChargers();
             addNewcomer(modelIds);
             demoJobs.fill();
+            safety.refill(rooms.names().get(0).id(), persons);
             demoDevices.fill();
         });
         LOG.info("{} batteries with their year are in the house", n);

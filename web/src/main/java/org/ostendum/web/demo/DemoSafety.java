@@ -110,6 +110,14 @@ class DemoSafety {
         }
     }
 
+    /** What the spill of the demo's jobs has used. */
+    void refill(long roomId, Map<String, Long> persons) {
+        long oskar = persons.getOrDefault("oskar", 0L);
+        stations.of(roomId).stream()
+                .filter(station -> station.state().check() == StationCheck.SPILL_KIT)
+                .forEach(kit -> stations.check(kit.id(), true, "soda and towels filled up", oskar));
+    }
+
     private void fillKit(long station, LocalDate today, long person) {
         for (InKit thing : IN_KIT) {
             @Nullable LocalDate expires = thing.goodForDays() == 0 ? null : today.plusDays(thing.goodForDays());

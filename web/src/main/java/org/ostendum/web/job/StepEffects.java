@@ -57,7 +57,7 @@ class StepEffects {
     private void useKit(Job job, Person person) {
         stations.of(job.roomId()).stream()
                 .filter(station -> station.state().check() == StationCheck.SPILL_KIT)
-                .forEach(kit -> stations.check(kit.id(), false, "Job " + job.id(), person.id()));
+                .forEach(kit -> stations.check(kit.id(), false, "used, job " + job.id(), person.id()));
     }
 
     private void of(StepEffect effect, Job job, Run run, String value, Battery battery, Person person) {

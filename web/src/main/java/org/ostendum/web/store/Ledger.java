@@ -49,6 +49,11 @@ public class Ledger {
         this.clock = clock;
     }
 
+    /** @return the same ledger, dating what it writes by another clock */
+    public Ledger datedBy(Clock other) {
+        return new Ledger(sql, other);
+    }
+
     /** Locks the battery against everybody else who would write of it, before anything is read to decide by. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void lock(long batteryId) {

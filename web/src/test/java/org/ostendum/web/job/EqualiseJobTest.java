@@ -22,10 +22,12 @@ class EqualiseJobTest extends JobsTest {
 
     @Test
     void itGoesOnUntilTheLowestCellHasStoppedRising() throws Exception {
-        long job = begin(tom, "T-02", "equalise");
+        long job = begin(tom, "T-17", "equalise");
         say(tom, job, "done", "full", "just");
         say(tom, job, "done", "covered", "covered");
         say(tom, job, "done", "open", "");
+        say(tom, job, "done", "warm", "hand-warm");
+        say(tom, job, "done", "match", "agree");
         say(tom, job, "done", "start", "");
         assertThat(tom.page("/jobs/" + job)).contains("3 more hourly readings");
         assertThat(row(job, "", "30").getContentAsString()).contains("Type the gravity of the lowest cell");
@@ -42,15 +44,17 @@ class EqualiseJobTest extends JobsTest {
 
     @Test
     void tooHotIsSaidAndWhatIsNotFullIsChargedFirst() throws Exception {
-        long job = begin(tom, "T-06", "equalise");
+        long job = begin(tom, "T-24", "equalise");
         say(tom, job, "done", "full", "just");
         say(tom, job, "done", "covered", "covered");
         say(tom, job, "done", "open", "");
+        say(tom, job, "done", "warm", "hand-warm");
+        say(tom, job, "done", "match", "agree");
         say(tom, job, "done", "start", "");
         row(job, "275", "50");
         assertThat(tom.page("/jobs/" + job)).contains("Stop: 49 °C is the limit");
-        long other = begin(tom, "T-23", "equalise");
-        say(tom, other, "done", "full", "not-yet");
-        assertThat(tom.page("/jobs/" + other)).contains("Charge it in the ordinary way first");
+        MockHttpServletResponse refused = tom.send("/batteries/T-23/jobs/equalise");
+        assertThat(refused.getStatus()).isEqualTo(422);
+        assertThat(refused.getContentAsString()).contains("a low current on it would only heat", "Put on charge");
     }
 }

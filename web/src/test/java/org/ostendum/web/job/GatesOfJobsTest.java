@@ -21,11 +21,12 @@ class GatesOfJobsTest extends JobsTest {
                 .contains("water would overflow", "Open it by: Put on charge")
                 .doesNotContain("Go through it");
         long charge = begin(tom, "T-18", "charge");
-        for (String step : List.of("level", "whole", "open", "match", "plug", "on")) {
+        for (String step : List.of("level", "whole", "warm", "open", "match", "plug", "on")) {
             String value =
                     switch (step) {
                         case "level" -> "covered";
                         case "whole" -> "whole";
+                        case "warm" -> "hand-warm";
                         case "match" -> "agree";
                         case "on" -> "starts";
                         default -> "";
@@ -36,7 +37,7 @@ class GatesOfJobsTest extends JobsTest {
         assertThat(newest("T-18").kind()).isEqualTo(EntryKind.CHARGE_START);
         assertThat(tom.send("/batteries/T-18/jobs/water").getContentAsString()).contains("is on charge since");
         long off = begin(tom, "T-18", "finish-charge");
-        say(tom, off, "done", "evidence", "volts");
+        say(tom, off, "done", "evidence", "steady_voltage");
         say(tom, off, "done", "amp-hours", "431,5");
         say(tom, off, "done", "warmth", "31");
         say(tom, off, "done", "off", "");
@@ -124,7 +125,7 @@ class GatesOfJobsTest extends JobsTest {
     void noRoundBetweenWaterAndTheNextCharge() throws Exception {
         tom.send("/batteries/T-29/log", "kind", "WATER", "quantity", "900", "remark", "after the charge");
         assertThat(tom.page("/batteries/T-29/round"))
-                .contains("the water floats on top", "Read all the same")
+                .contains("no gassing charge has mixed it in since", "Read all the same")
                 .doesNotContain("Begin the round");
         assertThat(tom.send("/batteries/T-29/jobs/round-after-water").getStatus())
                 .isEqualTo(422);

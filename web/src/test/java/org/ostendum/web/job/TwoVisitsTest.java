@@ -31,6 +31,8 @@ class TwoVisitsTest extends JobsTest {
         say(tom, job, "done", "covered", "1500");
         assertThat(newest(1)).containsExactly(EntryKind.WATER);
         say(tom, job, "done", "open", "");
+        say(tom, job, "done", "warm", "hand-warm");
+        say(tom, job, "done", "match", "agree");
         say(tom, job, "done", "plug", "");
         say(tom, job, "done", "on", "starts");
         assertThat(newest(1)).containsExactly(EntryKind.CHARGE_START);
@@ -39,7 +41,7 @@ class TwoVisitsTest extends JobsTest {
         String early = say(tom, job, "done", "read", "").getContentAsString();
         assertThat(early).contains("was not charged since").contains("Second visit");
 
-        tom.send("/batteries/" + BATTERY + "/log", "kind", "CHARGE_END", "quantity", "300");
+        tom.send("/batteries/" + BATTERY + "/log", "kind", "CHARGE_END", "quantity", "300", "ending", "steady_voltage");
         assertThat(runs.openOf(battery(BATTERY).id())).isEmpty();
         say(tom, job, "done", "read", "");
         say(tom, job, "done", "fill", "");

@@ -33,7 +33,7 @@ class LedgerLineTest {
     @CsvSource({
         "WATER, 1400, 1.4 l",
         "WATER, 450, 450 ml",
-        "CHARGE_END, 512, 512 Ah",
+        "CHARGE_END, 512, 'not said how, 512 Ah'",
         "DISCHARGE, 380.5, 380.5 Ah",
         "EQUALISE_END, 3, 3 h",
         "NOTE, , ''",

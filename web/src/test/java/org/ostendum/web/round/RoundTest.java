@@ -201,12 +201,12 @@ class RoundTest extends HouseTest {
 
     @Test
     void aPilotRoundAsksForItsCellAlone() throws Exception {
-        Battery battery = batteries.byCode("P-1").orElseThrow();
+        Battery battery = batteries.byCode("P-4").orElseThrow();
         perform(
                 "tom",
-                post("/batteries/P-1/round").param("state", "FULL_CHARGE").param("pilot", "7"));
+                post("/batteries/P-4/round").param("state", "FULL_CHARGE").param("pilot", "7"));
         OpenRound round = openRounds.of(battery.id()).orElseThrow();
-        assertThat(perform("tom", get("/batteries/P-1/round")).getContentAsString())
+        assertThat(perform("tom", get("/batteries/P-4/round")).getContentAsString())
                 .contains("data-next=\"7\"");
         send("tom", round.id(), 7, "272");
         perform("tom", post("/rounds/" + round.id() + "/close"));

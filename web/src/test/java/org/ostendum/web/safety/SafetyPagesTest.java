@@ -176,6 +176,8 @@ class SafetyPagesTest extends HouseTest {
                 List.of("sign", ""))) {
             say(ines, job, step.get(0), step.get(1));
         }
+        // What was used of the kit is gone: no cap comes off before it is filled up.
+        assertThat(ines.page("/batteries/T-12/round")).contains("Spill kit", "found wanting");
         assertThat(say(ines, job, "inspected", "").getContentAsString()).contains("cannot sign this");
         say(oskar, job, "inspected", "");
         oskar.send("/jobs/" + job + "/finish", "key", UUID.randomUUID().toString());
@@ -210,6 +212,8 @@ class SafetyPagesTest extends HouseTest {
         maud.send("/jobs/" + job + "/review", "review", "agreed");
         assertThat(incidents.ofJob(job).orElseThrow().isOpen()).isFalse();
         assertThat(maud.page("/jobs")).doesNotContain("cap left off");
+        oskar.send("/safety/stations/" + station("Spill kit by the door").id(), "sound", "true", "remark", "refilled");
+        assertThat(ines.page("/batteries/T-12/round")).doesNotContain("found wanting");
         assertThat(oskar.send("/jobs/" + job + "/report", "cause", "x", "corrective", "y", "prevention", "z")
                         .getContentAsString())
                 .contains("This report is closed");
