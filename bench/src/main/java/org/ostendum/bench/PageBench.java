@@ -11,6 +11,7 @@ import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.ostendum.web.Ostendum;
+import org.ostendum.web.state.BatteryStates;
 import org.ostendum.web.store.Batteries;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -55,8 +56,8 @@ final class PageBench {
             for (int size : sizes) {
                 Instant start = Instant.now();
                 house.growTo(size);
-                var judged = application.getBean(org.ostendum.web.state.Bench.class);
-                judged.statesOf(application.getBean(Batteries.class).all());
+                BatteryStates states = application.getBean(BatteryStates.class);
+                states.statesOf(application.getBean(Batteries.class).all());
                 System.out.printf(
                         "%-10d readings: %,d, filled and judged in %d s%n",
                         size,

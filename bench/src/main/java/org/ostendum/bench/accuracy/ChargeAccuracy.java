@@ -7,8 +7,10 @@ import java.util.List;
 import java.util.stream.LongStream;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.charge.TimeToFull;
-import org.ostendum.core.measure.BatteryEvent;
-import org.ostendum.core.measure.EventType;
+import org.ostendum.core.event.BatteryEvent;
+import org.ostendum.core.event.BatteryEvent.ChargeEnded;
+import org.ostendum.core.event.BatteryEvent.Watered;
+import org.ostendum.core.event.BatteryEvent.Worked;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.sim.Life;
 import org.ostendum.core.sim.SimulatedBattery;
@@ -65,11 +67,11 @@ public final class ChargeAccuracy {
         double taken = 0;
         Instant began = Instant.MIN;
         for (BatteryEvent event : life.events().all()) {
-            if (event.type() == EventType.DISCHARGE) {
-                taken = event.quantity();
+            if (event instanceof Worked worked && worked.taken() != null) {
+                taken = worked.taken().ampHours();
                 long day = Duration.between(Trial.START, event.at()).toDays();
                 began = Trial.START.plus(Duration.ofDays(day)).plus(Duration.ofHours(CHARGE_STARTS));
-            } else if (event.type() == EventType.CHARGE_END && taken > 0) {
+            } else if (event instanceof ChargeEnded && taken > 0) {
                 Duration lasted = Duration.between(began, event.at());
                 foretell(model, past, taken, lasted);
                 past.add(new TimeToFull.Past(taken, lasted));
@@ -97,7 +99,7 @@ public final class ChargeAccuracy {
 
     private void waterings(Life life, BatteryModel model) {
         double reserve = WaterForecast.reserve(model.cells(), model.capacity().ampHours());
-        List<BatteryEvent> water = life.events().between(EventType.WATER, Instant.MIN, Instant.MAX);
+        List<Watered> water = life.events().between(Watered.class, Instant.MIN, Instant.MAX);
         for (int i = 0; i < water.size(); i++) {
             Instant now = water.get(i).at();
             double truth = daysToUse(water, i, reserve);
@@ -111,10 +113,10 @@ public final class ChargeAccuracy {
     }
 
     /** Days after a watering on which what it was filled with was used up, by what was poured later; NaN for never. */
-    private static double daysToUse(List<BatteryEvent> water, int from, double reserve) {
+    private static double daysToUse(List<Watered> water, int from, double reserve) {
         double used = 0;
         for (int i = from + 1; i < water.size(); i++) {
-            double poured = water.get(i).quantity();
+            double poured = water.get(i).millilitres();
             if (used + poured >= reserve) {
                 double part = (reserve - used) / poured;
                 double before = days(water.get(from).at(), water.get(i - 1).at());

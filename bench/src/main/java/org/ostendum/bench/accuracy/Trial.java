@@ -11,31 +11,28 @@ import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeMap;
+import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.judge.Case;
 import org.ostendum.core.judge.Finding;
 import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.judge.Gravities;
 import org.ostendum.core.judge.Judge;
-import org.ostendum.core.judge.PastRound;
-import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.judge.Verdict;
 import org.ostendum.core.measure.CellReading;
-import org.ostendum.core.measure.EventLog;
-import org.ostendum.core.measure.Reliability;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.quantity.SpecificGravity;
 import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.sim.Life;
 import org.ostendum.core.sim.SimulatedBattery;
+import org.ostendum.core.state.BatteryFold;
+import org.ostendum.core.state.Sheet;
 import org.ostendum.core.statistics.Robust;
 
 /** One simulated life, judged round by round as it would have been, and by a careful technician's fixed table beside. */
 final class Trial {
     static final Instant START = Instant.parse("2024-01-01T06:00:00Z");
-    /** What the application lays before the judge. */
-    private static final int ROUNDS_SHOWN = 60;
-
     private static final double STEP_HOURS = 1 / 6.0;
     /** The fixed table: spread, and distance of a cell under the lower edge of the full window, tenths. */
     private static final int TABLE = 300;
@@ -87,10 +84,17 @@ final class Trial {
         return lastDay / 365.0;
     }
 
+    /** Everything on record in its order, as the application folds it. */
     private void judgeAll() {
-        List<PastRound> past = new ArrayList<>();
+        BatteryFold fold = BatteryFold.begin(new Sheet(member.model(), RULES), ZoneOffset.UTC);
+        List<BatteryEvent> events = life.events().all();
+        int next = 0;
         for (int i = 0; i < life.rounds().size(); i++) {
-            past.add(judge(i, past));
+            Instant taken = life.rounds().get(i).takenAt();
+            while (next < events.size() && !events.get(next).at().isAfter(taken)) {
+                fold.fold(events.get(next++));
+            }
+            fold.fold(new BatteryEvent.RoundTaken(judge(i, fold)));
             if (isSpent(life.truths().get(i))) {
                 lastDay = life.truths().get(i).day();
                 return;
@@ -99,27 +103,22 @@ final class Trial {
     }
 
     /** @return the round as it stays on record: what the judge doubted is drawn again at once, by most */
-    private PastRound judge(int index, List<PastRound> past) {
-        Case asked = asked(life.rounds().get(index), past);
+    private Round judge(int index, BatteryFold fold) {
+        Round round = life.rounds().get(index);
+        Case asked = fold.caseOf(round);
         if (asked.latest().isSound() && !asked.gravities().isEmpty()) {
             byTable(
-                    Gravities.of(life.rounds().get(index), RULES.temperatureCorrection()),
+                    Gravities.of(round, RULES.temperatureCorrection()),
                     life.truths().get(index).day());
         }
         countSlips(asked.setAside(), life.truths().get(index).mistaken());
         if (!asked.setAside().isEmpty() && careful.nextDouble() < DRAW_AGAIN) {
             note(Judge.judge(asked), index);
-            asked = asked(drawnAgain(index, asked.setAside()), past);
+            round = drawnAgain(index, asked.setAside());
+            asked = fold.caseOf(round);
         }
         note(Judge.judge(asked), index);
-        return asked.latest();
-    }
-
-    private Case asked(Round round, List<PastRound> past) {
-        EventLog events = life.events();
-        PastRound latest = new PastRound(round, Reliability.doubts(round, events.happenings(round.takenAt()), RULES));
-        List<PastRound> shown = past.subList(Math.max(0, past.size() - ROUNDS_SHOWN), past.size());
-        return new Case(member.model(), RULES, ZoneOffset.UTC, latest, shown, events);
+        return round;
     }
 
     private Round drawnAgain(int index, Set<Integer> cells) {

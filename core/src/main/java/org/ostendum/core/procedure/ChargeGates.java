@@ -54,6 +54,14 @@ final class ChargeGates {
 
     private static GateOutcome notFull(Subject battery, GateKey gate, String opens) {
         BatteryState state = battery.state();
+        OnCharge running = state.onCharge();
+        if (running != null) {
+            return GateOutcome.shut(
+                    Message.of("gate." + gate + ".charging", battery.code(), running.since()),
+                    Message.of("gate.NOT_CHARGING.remedy"),
+                    "finish-charge",
+                    new Evidence("chargeStart", running.since()));
+        }
         Instant since = state.full().since();
         Instant ended = state.charging().chargeEnded();
         boolean endedEarly = ended != null && ended.equals(since);

@@ -216,7 +216,7 @@ class GatesTest {
     @Test
     void nothingIsWateredSevenMinutesIntoBulk() {
         told.worked(3, 150).chargeBegun(0.1);
-        expectShut(GateKey.FULL_BEFORE_WATER, "gate.FULL_BEFORE_WATER.shut", "charge");
+        expectShut(GateKey.FULL_BEFORE_WATER, "gate.FULL_BEFORE_WATER.charging", "finish-charge");
         expectShut(GateKey.NOT_CHARGING, "gate.NOT_CHARGING.shut", "finish-charge");
     }
 

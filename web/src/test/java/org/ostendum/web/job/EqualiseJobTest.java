@@ -22,7 +22,7 @@ class EqualiseJobTest extends JobsTest {
 
     @Test
     void itGoesOnUntilTheLowestCellHasStoppedRising() throws Exception {
-        long job = begin(tom, "T-17", "equalise");
+        long job = begin(tom, "G-01", "equalise");
         say(tom, job, "done", "full", "just");
         say(tom, job, "done", "covered", "covered");
         say(tom, job, "done", "open", "");
@@ -44,7 +44,7 @@ class EqualiseJobTest extends JobsTest {
 
     @Test
     void tooHotIsSaidAndWhatIsNotFullIsChargedFirst() throws Exception {
-        long job = begin(tom, "T-24", "equalise");
+        long job = begin(tom, "G-02", "equalise");
         say(tom, job, "done", "full", "just");
         say(tom, job, "done", "covered", "covered");
         say(tom, job, "done", "open", "");

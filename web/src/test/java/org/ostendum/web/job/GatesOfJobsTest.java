@@ -34,7 +34,9 @@ class GatesOfJobsTest extends JobsTest {
             say(tom, charge, "done", step, value);
         }
         say(tom, charge, "finish", "", "");
-        assertThat(newest("T-18").kind()).isEqualTo(EntryKind.CHARGE_START);
+        assertThat(ledger.ofBattery(battery("T-18").id(), null, 2))
+                .extracting(e -> e.kind())
+                .containsExactly(EntryKind.JOB, EntryKind.CHARGE_START);
         assertThat(tom.send("/batteries/T-18/jobs/water").getContentAsString()).contains("is on charge since");
         long off = begin(tom, "T-18", "finish-charge");
         say(tom, off, "done", "evidence", "steady_voltage");

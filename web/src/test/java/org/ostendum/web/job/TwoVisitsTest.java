@@ -39,7 +39,7 @@ class TwoVisitsTest extends JobsTest {
         assertThat(runs.openOf(battery(BATTERY).id()).map(ChargeRun::kind)).contains(ChargeKind.CONVENTIONAL);
 
         String early = say(tom, job, "done", "read", "").getContentAsString();
-        assertThat(early).contains("was not charged since").contains("Second visit");
+        assertThat(early).contains("it is watered when that has ended").contains("Second visit");
 
         tom.send("/batteries/" + BATTERY + "/log", "kind", "CHARGE_END", "quantity", "300", "ending", "steady_voltage");
         assertThat(runs.openOf(battery(BATTERY).id())).isEmpty();
