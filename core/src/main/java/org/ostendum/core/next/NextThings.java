@@ -19,6 +19,7 @@ import org.ostendum.core.state.Heat;
 import org.ostendum.core.state.OpenDefect;
 import org.ostendum.core.state.Stage;
 import org.ostendum.core.state.StandingFinding;
+import org.ostendum.core.state.WaterDue;
 
 /**
  * Works out what a battery needs next, from its state alone. What stands in the way of something else comes first, and what
@@ -172,22 +173,23 @@ public final class NextThings {
         }
     }
 
-    /** By the calendar only where nobody has looked into the cells since the last water. */
+    /** Low cells have spoken for themselves already. */
     private void waterDue(Instant now) {
-        Instant watered = battery.water().watered();
-        boolean looked = battery.levels().values().stream()
-                .anyMatch(level ->
-                        level.basis().isLook() && (watered == null || level.at().isAfter(watered)));
-        if (!things.containsKey(NextStep.WATER) && !looked) {
-            due(watered, RuleKey.waterInterval(battery.model().duty()), NextStep.WATER, "next.water.due", now);
+        WaterDue water = battery.waterDue();
+        if (water == null || water.from() == null || !water.isDue(now)) {
+            return;
         }
+        String reason = water.basis() == WaterDue.Basis.RECORD ? "next.water.reckoned" : "next.water.due";
+        due(water.from(), water.lasts(), NextStep.WATER, reason, now);
     }
 
     private void due(@Nullable Instant last, RuleKey rule, NextStep step, String reason, Instant now) {
-        if (last == null) {
-            return;
+        if (last != null) {
+            due(last, battery.rules().duration(rule), step, reason, now);
         }
-        Duration interval = battery.rules().duration(rule);
+    }
+
+    private void due(Instant last, Duration interval, NextStep step, String reason, Instant now) {
         long age = Duration.between(last, now).toDays();
         long over = age - interval.toDays();
         if (over >= 0) {

@@ -20,6 +20,7 @@ import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.rulebook.Severity;
+import org.ostendum.core.water.WaterForecast;
 
 /**
  * What is known of a battery at one moment: the one truth that every screen, gate, list and program asks. What nobody knows is
@@ -109,6 +110,18 @@ public final class BatteryState {
 
     public WaterFacts water() {
         return facts.water();
+    }
+
+    /** @return what its own waterings foretell; empty with too few of them */
+    public Optional<WaterForecast> waterForecast() {
+        return water().pace()
+                .forecast(WaterForecast.reserve(
+                        model().cells(), model().capacity().ampHours()));
+    }
+
+    /** @return when it wants water next; null where neither water nor a look into all cells is on record */
+    public @Nullable WaterDue waterDue() {
+        return WaterDue.of(this);
     }
 
     public Care care() {

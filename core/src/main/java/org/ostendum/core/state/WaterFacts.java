@@ -22,6 +22,7 @@ import org.ostendum.core.measure.Level;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.state.CellLevel.Basis;
+import org.ostendum.core.water.WaterPace;
 
 /**
  * What is known of the water in a battery: the level of each cell, and whether what was poured is mixed in.
@@ -30,9 +31,11 @@ import org.ostendum.core.state.CellLevel.Basis;
  * @param watered when water was last poured, null where nobody knows of any
  * @param gassed Ah that have made gas since then, as far as they are on record
  * @param mixed whether they were enough to mix it in
+ * @param pace how quickly it drinks
  */
-public record WaterFacts(Map<Integer, CellLevel> levels, @Nullable Instant watered, double gassed, Answer mixed) {
-    static final WaterFacts NOTHING = new WaterFacts(Map.of(), null, 0, Answer.UNKNOWN);
+public record WaterFacts(
+        Map<Integer, CellLevel> levels, @Nullable Instant watered, double gassed, Answer mixed, WaterPace pace) {
+    static final WaterFacts NOTHING = new WaterFacts(Map.of(), null, 0, Answer.UNKNOWN, WaterPace.NOTHING);
 
     /** Nothing stands lower than that in a cell anybody still looks at, nor higher over a mark, mm. */
     private static final double DEEPEST = -25;
@@ -80,7 +83,7 @@ public record WaterFacts(Map<Integer, CellLevel> levels, @Nullable Instant water
         } else if (event instanceof CellReplaced replaced) {
             Map<Integer, CellLevel> others = new TreeMap<>(levels);
             others.remove(replaced.cell());
-            return new WaterFacts(others, watered, gassed, mixed);
+            return new WaterFacts(others, watered, gassed, mixed, pace);
         } else if (event instanceof ChargeEnded ended) {
             return charged(overcharge(ended, charge, sheet), charge, sheet);
         } else if (event instanceof Equalised equalising) {
@@ -121,7 +124,7 @@ public record WaterFacts(Map<Integer, CellLevel> levels, @Nullable Instant water
         Answer now = mixed.isYes() || known.isNo()
                 ? mixed
                 : all < wanted ? mixed : known == Answer.UNKNOWN ? Answer.UNKNOWN : Answer.YES;
-        return new WaterFacts(lower.levels, watered, all, now);
+        return new WaterFacts(lower.levels, watered, all, now, pace);
     }
 
     private WaterFacts watered(Watered water, Sheet sheet) {
@@ -132,7 +135,7 @@ public record WaterFacts(Map<Integer, CellLevel> levels, @Nullable Instant water
         for (int cell = from; cell <= to; cell++) {
             now.put(cell, filled(levels.get(cell), water, share, sheet.model().levels()));
         }
-        return new WaterFacts(now, water.at(), 0, Answer.NO);
+        return new WaterFacts(now, water.at(), 0, Answer.NO, pace.after(water));
     }
 
     /** @param rise by which the poured water lifts a cell, mm; 0 where nobody has said how much it was */
@@ -170,7 +173,7 @@ public record WaterFacts(Map<Integer, CellLevel> levels, @Nullable Instant water
         } else {
             now.replaceAll((cell, level) -> level.isOver(marks).isNo() ? level : atMark(marks, drew.at()));
         }
-        return new WaterFacts(now, watered, gassed, mixed);
+        return new WaterFacts(now, watered, gassed, mixed, pace);
     }
 
     private static CellLevel atMark(LevelMarks marks, Instant at) {
@@ -188,7 +191,7 @@ public record WaterFacts(Map<Integer, CellLevel> levels, @Nullable Instant water
                         seen(seen, reading.tooLow(), sheet.model().levels(), round.takenAt()));
             }
         }
-        return new WaterFacts(now, watered, gassed, mixed);
+        return new WaterFacts(now, watered, gassed, mixed, pace);
     }
 
     private static CellLevel seen(@Nullable Level level, boolean tooLow, LevelMarks marks, Instant at) {
@@ -206,19 +209,19 @@ public record WaterFacts(Map<Integer, CellLevel> levels, @Nullable Instant water
 
     /** A sound round on a full charge long after the water was mixed by charges that nobody wrote down. */
     WaterFacts mixedByUnlogged() {
-        return new WaterFacts(levels, watered, gassed, Answer.YES);
+        return new WaterFacts(levels, watered, gassed, Answer.YES, pace);
     }
 
     private WaterFacts with(int cell, CellLevel level) {
         Map<Integer, CellLevel> now = new TreeMap<>(levels);
         now.put(cell, level);
-        return new WaterFacts(now, watered, gassed, mixed);
+        return new WaterFacts(now, watered, gassed, mixed, pace);
     }
 
     private WaterFacts each(UnaryOperator<CellLevel> change) {
         Map<Integer, CellLevel> now = new TreeMap<>();
         levels.forEach((cell, level) -> now.put(cell, change.apply(level)));
-        return new WaterFacts(now, watered, gassed, mixed);
+        return new WaterFacts(now, watered, gassed, mixed, pace);
     }
 
     private static double perMm(Sheet sheet) {

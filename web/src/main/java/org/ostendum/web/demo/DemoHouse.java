@@ -19,6 +19,7 @@ import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.charge.ChargeSample;
 import org.ostendum.core.charge.PastCharges;
 import org.ostendum.core.event.BatteryEvent;
+import org.ostendum.core.event.ChargeKind;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.sim.SimulatedCharge;
 import org.ostendum.core.water.WaterUse;
@@ -166,12 +167,19 @@ public class DemoHouse implements ApplicationRunner {
         LocalDate today = LocalDate.ofInstant(now, zone);
         long id = batteries.add("A-5", "LM56140", known(modelIds, "Skyrow 12-35"), today.minusMonths(4), today);
         past.moveTo(now);
+        long priya = people.byLogin("priya").orElseThrow().id();
         ledger.append(
                 id,
-                List.of(LedgerEvents.entry(
-                        new BatteryEvent.Arrived(now.minus(Duration.ofHours(10)), true),
-                        people.byLogin("priya").orElseThrow().id(),
-                        "Came dry-charged.")));
+                List.of(
+                        LedgerEvents.entry(
+                                new BatteryEvent.Arrived(now.minus(Duration.ofHours(10)), true),
+                                priya,
+                                "Came dry-charged."),
+                        LedgerEvents.entry(
+                                new BatteryEvent.ChargeStarted(
+                                        now.minus(DemoJobs.CHARGED_BEFORE), ChargeKind.INITIAL, null),
+                                priya,
+                                "")));
         batteryStates.refresh(batteries.byId(id).orElseThrow());
     }
 

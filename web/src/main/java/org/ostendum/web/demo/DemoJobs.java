@@ -132,9 +132,14 @@ class DemoJobs {
                 person("ines").id());
     }
 
+    /** When the newcomer's filling was begun, and with which step the charger went on. */
+    static final Duration FILLED_BEFORE = Duration.ofHours(9);
+
+    static final Duration CHARGED_BEFORE = FILLED_BEFORE.minusMinutes(70);
+
     /** Seven hours into the first charge of a new aircraft battery. */
     private void firstCharge() {
-        MovingClock past = new MovingClock(clock.instant().minus(Duration.ofHours(9)));
+        MovingClock past = new MovingClock(clock.instant().minus(FILLED_BEFORE));
         Jobs then = jobs.by(past);
         long job = begin("commission-dry", "A-5", "priya", then);
         Instant begun = past.instant();
@@ -147,12 +152,13 @@ class DemoJobs {
                 At.done("rest"),
                 At.done("rock"),
                 At.done("warm", "24"),
-                At.done("charger"))) {
+                At.done("charger"),
+                At.done("on"))) {
             past.moveTo(begun.plus(Duration.ofMinutes(10L * seq)));
             then.keep(job, ++seq, event(at, priya));
         }
         for (int hour = 0; hour <= 7; hour++) {
-            past.moveTo(begun.plus(Duration.ofMinutes(80 + 60L * hour)));
+            past.moveTo(begun.plus(Duration.ofMinutes(85 + 60L * hour)));
             String row = Rows.charge(12.9 + hour * 0.28, 3.5, Celsius.of(24 + hour * 1.4), 1238 + hour * 5, hour == 1);
             then.keep(job, ++seq, event(new At(Kind.ROW, "rows", row), priya));
         }

@@ -149,6 +149,7 @@ class BeginController {
                 person.isLead() && gates.stream().filter(GateLine::isShut).allMatch(GateLine::mayBeOverridden));
         page.addAttribute("machines", asksForMachine(procedure) ? machines.all() : List.of());
         page.addAttribute("machine", asked.machine());
+        page.addAttribute("unknown", gates.stream().anyMatch(GateLine::isUnknown));
         page.addAttribute("looks", looks(procedure, gates));
         page.addAttribute("looked", asked.looked());
         page.addAttribute("reason", asked.reason());

@@ -15,6 +15,7 @@ import org.ostendum.core.event.FullSign;
 import org.ostendum.core.procedure.Procedure.Happening;
 import org.ostendum.core.procedure.Procedure.Records;
 import org.ostendum.core.procedure.Run;
+import org.ostendum.core.procedure.StepEffect;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.quantity.Millilitres;
 import org.ostendum.core.state.BatteryState;
@@ -27,17 +28,17 @@ final class JobEvents {
     /** @param state of the battery before */
     static List<BatteryEvent> of(Job job, Run run, BatteryState state, Instant at) {
         if (run.stopped().isPresent()) {
-            return stopped(job, run, state, at);
+            return stopped(run, state, at);
         }
         Records records = run.procedure().records();
         return records == null ? List.of() : finished(job, run, records, at);
     }
 
     /** A job that was stopped did not do what it was begun for; but whatever stopped a charge, the charger is off. */
-    private static List<BatteryEvent> stopped(Job job, Run run, BatteryState state, Instant at) {
+    private static List<BatteryEvent> stopped(Run run, BatteryState state, Instant at) {
         Records records = run.procedure().records();
-        boolean atCharger =
-                job.chargeKind() != null || (records != null && records.happening() == Happening.CHARGE_END);
+        boolean atCharger = run.procedure().steps().stream().anyMatch(step -> step.effect() == StepEffect.CHARGE_BEGUN)
+                || (records != null && records.happening() == Happening.CHARGE_END);
         return atCharger && state.isCharging()
                 ? List.of(new ChargeEnded(at, Ending.STOPPED, Set.of(), null))
                 : List.of();

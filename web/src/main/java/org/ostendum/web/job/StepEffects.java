@@ -7,6 +7,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.event.ChargeKind;
+import org.ostendum.core.procedure.Procedure;
 import org.ostendum.core.procedure.Run;
 import org.ostendum.core.procedure.Step;
 import org.ostendum.core.procedure.StepEffect;
@@ -65,8 +66,9 @@ class StepEffects {
         switch (effect) {
             case CHARGE_BEGUN -> {
                 // First the run on its charger, so that the line does not begin another one.
-                charges.begin(battery, job.chargerId(), kind(job));
-                write(job, new BatteryEvent.ChargeStarted(at, kind(job), job.charger()), battery, person);
+                ChargeKind kind = kind(job, run);
+                charges.begin(battery, job.chargerId(), kind);
+                write(job, new BatteryEvent.ChargeStarted(at, kind, job.charger()), battery, person);
             }
             case EQUALISE_ENDED -> {
                 charges.end(battery);
@@ -107,8 +109,14 @@ class StepEffects {
                 && choose.answer(value).map(Task.Answer::stop).isPresent();
     }
 
-    private static ChargeKind kind(Job job) {
-        return job.chargeKind() == null ? ChargeKind.CONVENTIONAL : job.chargeKind();
+    /** As it was chosen when the job was begun; the charge of a commissioning is the battery's first. */
+    private static ChargeKind kind(Job job, Run run) {
+        if (job.chargeKind() != null) {
+            return job.chargeKind();
+        }
+        Procedure.Records records = run.procedure().records();
+        boolean first = records != null && records.happening() == Procedure.Happening.COMMISSIONED;
+        return first ? ChargeKind.INITIAL : ChargeKind.CONVENTIONAL;
     }
 
     private void write(Job job, BatteryEvent event, Battery battery, Person person) {

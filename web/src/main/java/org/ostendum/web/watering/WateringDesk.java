@@ -10,16 +10,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.device.CartStatus;
-import org.ostendum.core.event.EventLog;
 import org.ostendum.core.judge.Cells;
 import org.ostendum.core.rulebook.RuleKey;
-import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.state.BatteryState;
 import org.ostendum.core.state.CellWater;
-import org.ostendum.core.water.WaterForecast;
+import org.ostendum.core.state.WaterDue;
 import org.ostendum.core.water.WaterQuality;
 import org.ostendum.web.devices.Hearings;
 import org.ostendum.web.state.BatteryStates;
@@ -34,7 +32,6 @@ import org.springframework.stereotype.Service;
 /** Works out for each battery when it wants water, whether it may have it now, and how much it will take. */
 @Service
 class WateringDesk {
-    private static final Duration LEARNED_FROM = Duration.ofDays(200);
 
     private final Batteries batteries;
     private final BatteryStates batteryStates;
@@ -98,6 +95,14 @@ class WateringDesk {
             return wants == Wants.COVER;
         }
 
+        /** @return ml where every cell wants the same; null where they do not */
+        public @Nullable Integer each() {
+            boolean all = cells.size() == battery.type().model().cells();
+            return all && Set.copyOf(cells.values()).size() == 1
+                    ? cells.values().iterator().next()
+                    : null;
+        }
+
         /** What stands over its mark gets none, however long ago it was watered. */
         public boolean isDue() {
             return daysLeft <= 0 && over.isEmpty();
@@ -111,47 +116,34 @@ class WateringDesk {
                 .toList();
         Rulebook book = batteryStates.rulebook();
         Map<Long, BatteryState> states = batteryStates.statesOf(all, book);
-        Instant now = batteryStates.instant();
-        Map<Long, EventLog> waterings = ledger.waterings(now.minus(LEARNED_FROM));
         return all.stream()
-                .map(battery -> stop(
-                        battery,
-                        waterings.getOrDefault(battery.id(), EventLog.NONE),
-                        Objects.requireNonNull(states.get(battery.id())),
-                        book.rulesFor(battery.type().id()),
-                        now))
+                .map(battery -> stop(battery, Objects.requireNonNull(states.get(battery.id()))))
                 .sorted(Comparator.comparing(Stop::daysLeft)
                         .thenComparing(s -> s.battery().code()))
                 .toList();
     }
 
-    private Stop stop(Battery battery, EventLog waterings, BatteryState state, Rules rules, Instant now) {
-        BatteryModel model = battery.type().model();
+    private Stop stop(Battery battery, BatteryState state) {
+        Instant now = state.asOf();
         @Nullable Instant last = state.water().watered();
-        Optional<WaterForecast> forecast = WaterForecast.of(
-                waterings,
-                now,
-                WaterForecast.reserve(model.cells(), model.capacity().ampHours()));
-        Instant byRule = (last == null ? now : last).plus(rules.duration(RuleKey.waterInterval(model.duty())));
-        Instant reckoned = forecast.map(WaterForecast::nextAt).orElse(byRule);
-        // What somebody has seen since goes before what was reckoned.
-        boolean low = !state.lowCells().isEmpty();
-        LocalDate next = LocalDate.ofInstant(low && reckoned.isAfter(now) ? now : reckoned, zone);
+        @Nullable WaterDue due = state.waterDue();
+        LocalDate next = LocalDate.ofInstant(due == null ? now : due.at(), zone);
         @Nullable
         Integer expected = last == null
                 ? null
-                : forecast.map(f -> (int) Math.round(f.expected(Duration.between(last, now)) / 10) * 10)
+                : state.waterForecast()
+                        .map(f -> (int) Math.round(f.expected(Duration.between(last, now)) / 10) * 10)
                         .orElse(null);
         return new Stop(
                 battery,
                 state.full().isYes() && !state.isCharging(),
                 last,
                 next,
-                forecast.isPresent(),
+                due != null && due.basis() == WaterDue.Basis.RECORD,
                 expected,
                 CellWater.toMark(state),
                 new Cells(state.overMark()),
-                state.barePlates().isEmpty() ? Stop.Wants.of(low) : Stop.Wants.COVER,
+                state.barePlates().isEmpty() ? Stop.Wants.of(!state.lowCells().isEmpty()) : Stop.Wants.COVER,
                 ChronoUnit.DAYS.between(LocalDate.ofInstant(now, zone), next));
     }
 

@@ -23,7 +23,7 @@ class JudgeApiTest extends HouseTest {
                        "use": "motive"},
              "asOf": "2026-06-01T12:00:00Z",
              "rounds": [{"takenAt": "2026-06-01T08:00:00+02:00", "state": "after_equalise", "temperatureC": 25, "cells": [
-               {"cell": 1, "sg": 1.280}, {"cell": 2, "sg": 1281}, {"cell": 3, "sg": 1.279}, {"cell": 4, "sg": 1.215},
+               {"cell": 1, "sg": 1.280}, {"cell": 2, "sg": 1281}, {"cell": 3, "sg": 1.279}, {"cell": 4, "sg": 1.215, "confirmed": true},
                {"cell": 5, "sg": 1.280, "note": "colour:brown"}, {"cell": 6, "sg": 1.282, "levelMm": -3}]}],
              "events": [{"at": "2026-05-31T20:00:00Z", "type": "equalise_end", "quantity": 3, "unit": "h"}]}
             """;

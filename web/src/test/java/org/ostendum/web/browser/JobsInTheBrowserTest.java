@@ -252,7 +252,7 @@ class JobsInTheBrowserTest extends HouseTest {
                 .begin(new Jobs.NewJob("commission-dry", 1, file.json(), room, battery, null, priya))
                 .orElseThrow();
         int seq = 0;
-        for (String step : List.of("acid", "fill", "rest", "rock", "warm", "charger")) {
+        for (String step : List.of("acid", "fill", "rest", "rock", "warm", "charger", "on")) {
             String value = step.equals("acid") ? "1280" : step.equals("warm") ? "24" : "";
             at(start).keep(job, ++seq, event(priya, RunEvent.Kind.DONE, step, value));
         }

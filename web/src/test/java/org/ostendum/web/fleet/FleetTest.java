@@ -58,13 +58,13 @@ class FleetTest extends HouseTest {
         assertThat(codes("find=skyrow")).isEqualTo(codes("duty=AIRCRAFT"));
         assertThat(codes("find=t-0")).isNotEmpty().allMatch(code -> code.startsWith("T-0"));
         assertThat(codes("severity=FIT")).isNotEmpty().doesNotContainAnyElementsOf(codes("severity=ACT"));
-        List<String> water = codes("job=WATER&by=CODE");
-        assertThat(water)
+        List<String> equalise = codes("job=EQUALISE&by=CODE");
+        assertThat(equalise)
                 .isNotEmpty()
                 .isSorted()
                 .hasSizeLessThan(batteries.all().size());
-        assertThat(tom.page("/fleet?job=WATER"))
-                .contains(water.size() + " of " + batteries.all().size() + " batteries.");
+        assertThat(tom.page("/fleet?job=EQUALISE"))
+                .contains(equalise.size() + " of " + batteries.all().size() + " batteries.");
     }
 
     @Test
