@@ -16,6 +16,9 @@ import org.ostendum.core.battery.TrayPattern;
 import org.ostendum.core.charger.ChargerKind;
 import org.ostendum.core.charger.ChargerSheet;
 import org.ostendum.core.device.Address;
+import org.ostendum.core.event.BatteryEvent;
+import org.ostendum.core.event.Ending;
+import org.ostendum.core.event.FullSign;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.quantity.Volts;
@@ -27,6 +30,7 @@ import org.ostendum.web.store.Device;
 import org.ostendum.web.store.Devices;
 import org.ostendum.web.store.EntryKind;
 import org.ostendum.web.store.Ledger;
+import org.ostendum.web.store.LedgerEvents;
 import org.ostendum.web.store.Models;
 import org.ostendum.web.store.NewEntry;
 import org.ostendum.web.store.People;
@@ -57,6 +61,9 @@ public class EquipmentHouse {
     private final Models models;
     private final Rooms rooms;
     private final Batteries batteries;
+    /** Place of the battery that is just full, to be equalised. */
+    private static final int EQUALISED = 5;
+
     private final Ledger ledger;
     private final Devices devices;
     private final BatteryStates batteryStates;
@@ -123,6 +130,11 @@ public class EquipmentHouse {
                 List.of(
                         entry(EntryKind.CHARGE_END, now.minus(Duration.ofHours(30)), tom, null),
                         entry(EntryKind.DISCHARGE, now.minus(Duration.ofHours(2)), tom, BigDecimal.valueOf(TAKEN))));
+        if (place == EQUALISED) {
+            BatteryEvent full = new BatteryEvent.ChargeEnded(
+                    now.minus(Duration.ofHours(1)), Ending.FULL, Set.of(FullSign.STEADY_VOLTAGE), null);
+            ledger.append(id, List.of(LedgerEvents.entry(full, tom, "")));
+        }
         batteryStates.refresh(batteries.byId(id).orElseThrow());
         devices.add(device(Device.Kind.TAG, port, Address.ofTag(id), null, id, null));
     }
