@@ -50,6 +50,17 @@ class ArchitectureTest {
             .dependOnClassesThat()
             .resideInAnyPackage("org.ostendum.web.state..", "org.springframework..");
 
+    /** What follows from events is concluded in one place; everybody else asks for the state. */
+    @ArchTest
+    static final ArchRule nobodyElseFolds = noClasses()
+            .that()
+            .resideInAPackage("org.ostendum.web..")
+            .and()
+            .resideOutsideOfPackages("org.ostendum.web.state..", "org.ostendum.web.api..")
+            .should()
+            .dependOnClassesThat()
+            .haveFullyQualifiedName("org.ostendum.core.state.BatteryFold");
+
     /** Real equipment could take their place: what is heard of them comes over the line alone. */
     @ArchTest
     static final ArchRule theApplicationKnowsNoStandIn = noClasses()

@@ -26,7 +26,7 @@ class OneStateTest extends HouseTest {
     private Batteries batteries;
 
     private JsonNode state(String code) throws Exception {
-        return Payload.read(mvc.perform(get("/api/v1/batteries/" + code).with(httpBasic("vera", "lanternmoor")))
+        return Payload.read(mvc.perform(get("/api/v1/batteries/" + code).with(httpBasic("maud", "lanternmoor")))
                 .andReturn()
                 .getResponse()
                 .getContentAsString());
