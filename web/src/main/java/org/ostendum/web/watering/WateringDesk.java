@@ -17,6 +17,7 @@ import org.ostendum.core.judge.Cells;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.state.BatteryState;
 import org.ostendum.core.state.CellWater;
+import org.ostendum.core.state.Stage;
 import org.ostendum.core.state.WaterDue;
 import org.ostendum.core.water.WaterQuality;
 import org.ostendum.web.devices.Hearings;
@@ -61,10 +62,9 @@ class WateringDesk {
     /**
      * A battery on the walk.
      *
-     * @param full whether a finished charge has followed its last work: only then it may be filled to the mark
-     * @param next day on which its reserve is down to the low mark; by the Rulebook's interval where it
-     *     has no record, and never later than twice that
-     * @param learned whether that day comes from its own record
+     * @param full whether it is full and on no charger: only then it may be filled to the mark
+     * @param next day on which its reserve is down to the low mark
+     * @param basis what tells that day; null where nothing is on record
      * @param expected ml it will take now; null where it has no record
      * @param cells ml by cell, where levels are known
      * @param over cells that stand over their mark
@@ -74,7 +74,7 @@ class WateringDesk {
             boolean full,
             @Nullable Instant last,
             LocalDate next,
-            boolean learned,
+            WaterDue.@Nullable Basis basis,
             @Nullable Integer expected,
             Map<Integer, Integer> cells,
             Cells over,
@@ -109,7 +109,7 @@ class WateringDesk {
         }
     }
 
-    /** @return batteries with caps, those due first; what is due and full can be watered now */
+    /** @return batteries with caps that have had their first charge, those due first; what is due and full can be watered now */
     List<Stop> walk() {
         List<Battery> all = batteries.all().stream()
                 .filter(battery -> battery.type().model().kind().hasCaps())
@@ -117,10 +117,19 @@ class WateringDesk {
         Rulebook book = batteryStates.rulebook();
         Map<Long, BatteryState> states = batteryStates.statesOf(all, book);
         return all.stream()
+                .filter(battery -> isWatered(
+                        Objects.requireNonNull(states.get(battery.id())).stage()))
                 .map(battery -> stop(battery, Objects.requireNonNull(states.get(battery.id()))))
                 .sorted(Comparator.comparing(Stop::daysLeft)
                         .thenComparing(s -> s.battery().code()))
                 .toList();
+    }
+
+    private static boolean isWatered(Stage stage) {
+        return switch (stage) {
+            case IN_SERVICE, HELD, STORED -> true;
+            case ORDERED, DRY, COMMISSIONING, RETIRED -> false;
+        };
     }
 
     private Stop stop(Battery battery, BatteryState state) {
@@ -139,7 +148,7 @@ class WateringDesk {
                 state.full().isYes() && !state.isCharging(),
                 last,
                 next,
-                due != null && due.basis() == WaterDue.Basis.RECORD,
+                due == null ? null : due.basis(),
                 expected,
                 CellWater.toMark(state),
                 new Cells(state.overMark()),
