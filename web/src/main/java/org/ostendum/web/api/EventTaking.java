@@ -77,6 +77,7 @@ class EventTaking {
         if (events.isEmpty()) {
             throw members.bad("events", "an array of 1 to " + MOST + " events");
         }
+        record.lock(battery);
         if (!batches.keep(key, battery.id(), person.id())) {
             return new Taken(0, true);
         }

@@ -14,6 +14,7 @@ import org.ostendum.web.store.Rulebook;
 import org.ostendum.web.store.States;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** The one way to write of a battery: lock it, append to its ledger, fold what happened onto its state, keep that. */
@@ -42,6 +43,12 @@ public class BatteryRecord {
     @Transactional
     public List<Long> record(Battery battery, List<NewEntry> entries) {
         return record(battery, entries, List.of());
+    }
+
+    /** Before anything is written that hangs on the battery: two who wrote beside it first would wait for each other for ever. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void lock(Battery battery) {
+        ledger.lock(battery.id());
     }
 
     /**

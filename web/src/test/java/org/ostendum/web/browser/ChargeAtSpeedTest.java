@@ -172,7 +172,7 @@ class ChargeAtSpeedTest {
                 .isEmpty();
 
         new Select(browser.find("#charger")).selectByValue("C6");
-        awaitText("aside .verdict", "you can begin");
+        awaitText("aside .verdict", "look as you go");
         new Select(browser.find("#charger")).selectByValue("C4");
         awaitText("aside .verdict", "never together");
 

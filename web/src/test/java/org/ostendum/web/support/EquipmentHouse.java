@@ -23,6 +23,7 @@ import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.quantity.Volts;
 import org.ostendum.core.receive.DateScheme;
+import org.ostendum.core.safety.StationCheck;
 import org.ostendum.core.safety.Training;
 import org.ostendum.web.state.BatteryStates;
 import org.ostendum.web.store.Batteries;
@@ -38,6 +39,7 @@ import org.ostendum.web.store.Role;
 import org.ostendum.web.store.RoomPlan.Stand;
 import org.ostendum.web.store.RoomPlan.StandKind;
 import org.ostendum.web.store.Rooms;
+import org.ostendum.web.store.Stations;
 import org.ostendum.web.store.StoredModel;
 import org.ostendum.web.store.Trainings;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -66,6 +68,7 @@ public class EquipmentHouse {
 
     private final Ledger ledger;
     private final Devices devices;
+    private final Stations stations;
     private final BatteryStates batteryStates;
     private final PasswordEncoder encoder;
     private final Clock clock;
@@ -79,6 +82,7 @@ public class EquipmentHouse {
             Batteries batteries,
             Ledger ledger,
             Devices devices,
+            Stations stations,
             BatteryStates batteryStates,
             PasswordEncoder encoder,
             Clock clock,
@@ -90,6 +94,7 @@ public class EquipmentHouse {
         this.batteries = batteries;
         this.ledger = ledger;
         this.devices = devices;
+        this.stations = stations;
         this.batteryStates = batteryStates;
         this.encoder = encoder;
         this.clock = clock;
@@ -109,6 +114,9 @@ public class EquipmentHouse {
         trainings.hold(tom, Training.BATTERY_CARE, today, tom);
         long model = models.add(tray());
         long room = rooms.add("main", "Charging room", 1500, 800);
+        for (StationCheck check : StationCheck.values()) {
+            stations.check(stations.add(room, check, check.name()), true, "", tom);
+        }
         Stand stand = new Stand(0, "S", "Stand S", StandKind.STAND, 40, 40, 1400, 300, List.of());
         List<Long> slots = rooms.addStand(room, stand, BANK.size());
         for (int place = 0; place < slots.size(); place++) {
