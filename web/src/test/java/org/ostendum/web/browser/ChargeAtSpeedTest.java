@@ -224,7 +224,9 @@ class ChargeAtSpeedTest {
         press("End the job and write it down");
         awaitText(".now-step h2", "written down");
         browser.go("/batteries/T-6");
-        assertThat(browser.text("main")).contains("Equalising charge ended", "h · Equalise the battery");
+        assertThat(browser.text("main"))
+                .contains("Equalising charge ended", "Equalise the battery")
+                .containsPattern("\\d h\\b");
     }
 
     private List<WebElement> unseen() {

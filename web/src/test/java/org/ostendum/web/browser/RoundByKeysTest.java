@@ -53,10 +53,10 @@ class RoundByKeysTest extends HouseTest {
     void aRoundFromSignInToCorrection() {
         browser.signIn("tom");
         browser.keys("/");
-        browser.keys("t24");
-        browser.awaitText("#found", "T-24");
+        browser.keys("t28");
+        browser.awaitText("#found", "T-28");
         browser.keys(Keys.ENTER);
-        browser.awaitText("h1", "T-24");
+        browser.awaitText("h1", "T-28");
 
         browser.find("a.action").click();
         browser.await("input[value=AFTER_EQUALISE]").click();
@@ -69,14 +69,14 @@ class RoundByKeysTest extends HouseTest {
         browser.offline(true);
         browser.keys("285", "283");
         browser.awaitText("#said", "Not sent yet: 2");
-        assertThat(read("T-24")).isEqualTo(3);
+        assertThat(read("T-28")).isEqualTo(3);
         browser.offline(false);
         browser.awaitText("#slate", "5 of 12");
-        assertThat(read("T-24")).isEqualTo(5);
+        assertThat(read("T-28")).isEqualTo(5);
 
         // Closing the tab and coming back goes on at the next cell.
         browser.go("/");
-        browser.go("/batteries/T-24/round");
+        browser.go("/batteries/T-28/round");
         browser.await("#round");
         assertThat(browser.find("[data-cell='6'] rect").getDomAttribute("class"))
                 .contains("current");
@@ -102,7 +102,7 @@ class RoundByKeysTest extends HouseTest {
 
         browser.go("/rooms/main");
         assertThat(browser.driver()
-                        .findElement(By.cssSelector("a[href='/batteries/T-24']"))
+                        .findElement(By.cssSelector("a[href='/batteries/T-28']"))
                         .getDomAttribute("aria-label"))
                 .contains("fit");
     }
@@ -128,7 +128,7 @@ class RoundByKeysTest extends HouseTest {
     @Test
     void theDrawingTakesClicksPasteMarksAndUndo() {
         browser.signIn("ines");
-        begin("A-2");
+        begin("G-11");
         browser.find("button[data-key='2']").click();
         browser.find("button[data-key='8']").click();
         browser.find("button[data-key='3']").click();
@@ -141,11 +141,11 @@ class RoundByKeysTest extends HouseTest {
         browser.keys("t");
         browser.awaitText("[data-cell='4']", "too low");
         browser.keys("u");
-        browser.awaitText("#slate", "3 of 6");
+        browser.awaitText("#slate", "3 of 18");
         browser.find("[data-cell='6'] rect").click();
         browser.keys("999");
         browser.awaitText("#said", "1.000 to 1.400");
-        assertThat(read("A-2")).isEqualTo(3);
+        assertThat(read("G-11")).isEqualTo(3);
     }
 
     /** Two people on one battery see each other, and a clash is put to the second one. */
@@ -177,7 +177,7 @@ class RoundByKeysTest extends HouseTest {
         browser.js("document.getElementById('form').value = 'FOUR_DIGITS'");
         browser.find("form .action").click();
         browser.awaitText(".told", "Kept");
-        begin("A-1");
+        begin("G-10");
         browser.keys("1165", "1285");
         browser.awaitText("[data-cell='2']", "1.285");
         assertThat(browser.text("[data-cell='1']")).contains("1.165");
