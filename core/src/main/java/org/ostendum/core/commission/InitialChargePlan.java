@@ -53,9 +53,4 @@ public record InitialChargePlan(
                 rules.count(RuleKey.INITIAL_STEADY_ROWS),
                 Math.round(capacity * LEAST_RETURN));
     }
-
-    /** @return how long it takes at the least: what must go in at its current, and the hours of steady voltage after */
-    public Duration least() {
-        return Duration.ofMinutes(Math.round(leastAmpHours / amps * 60)).plus(steady);
-    }
 }

@@ -47,13 +47,6 @@ class InitialChargeTest {
                 points == null ? null : CorrectedGravity.ofPoints(points));
     }
 
-    /** 43 Ah at 3.6 A are twelve hours, and the voltage stands for three more. */
-    @Test
-    void itCannotBeOverBefore() {
-        assertThat(PLAN.least()).isBetween(Duration.ofHours(12), Duration.ofHours(18));
-        assertThat(PLAN.least().minus(PLAN.steady()).toMinutes()).isEqualTo(Math.round(43 / 3.6 * 60));
-    }
-
     /** Hour by hour to a steady 31.2 V and 1.285. */
     private static List<ChargeRow> run(int hours) {
         List<ChargeRow> rows = new ArrayList<>();

@@ -13,7 +13,6 @@ import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.charge.PastCharges;
 import org.ostendum.core.charge.TimeToFull;
 import org.ostendum.core.charger.Misfit;
-import org.ostendum.core.commission.InitialChargePlan;
 import org.ostendum.core.device.TagStatus;
 import org.ostendum.core.event.ChargeKind;
 import org.ostendum.core.quantity.Amperes;
@@ -118,9 +117,7 @@ class OnCharge {
         Begun begun = begun(run, state);
         Instant since = begun.at();
         PastCharges past = PastCharges.of(ledger.charges(battery.id(), now.minus(LEARNED_FROM)));
-        TimeToFull.Estimate whole = begun.kind() == ChargeKind.INITIAL
-                ? first(InitialChargePlan.of(model, rules))
-                : whole(model, run, charger, past);
+        TimeToFull.Estimate whole = whole(model, run, charger, past);
         return new Running(
                 battery,
                 charger,
@@ -142,13 +139,6 @@ class OnCharge {
         }
         var charge = Objects.requireNonNull(state.onCharge());
         return new Begun(charge.since(), charge.kind());
-    }
-
-    /** Its rows tell when a first charge is over; before that it cannot be, and it takes up to half as long again. */
-    private static TimeToFull.Estimate first(InitialChargePlan plan) {
-        Duration least = plan.least();
-        Duration most = least.plus(least.dividedBy(2));
-        return new TimeToFull.Estimate(least.plus(least.dividedBy(4)), least, most, false);
     }
 
     /** A low current lasts its hours; anything else as long as it takes. */

@@ -53,10 +53,10 @@ class RoundByKeysTest extends HouseTest {
     void aRoundFromSignInToCorrection() {
         browser.signIn("tom");
         browser.keys("/");
-        browser.keys("t28");
-        browser.awaitText("#found", "T-28");
+        browser.keys("t21");
+        browser.awaitText("#found", "T-21");
         browser.keys(Keys.ENTER);
-        browser.awaitText("h1", "T-28");
+        browser.awaitText("h1", "T-21");
 
         browser.find("a.action").click();
         browser.await("input[value=AFTER_EQUALISE]").click();
@@ -69,14 +69,14 @@ class RoundByKeysTest extends HouseTest {
         browser.offline(true);
         browser.keys("285", "283");
         browser.awaitText("#said", "Not sent yet: 2");
-        assertThat(read("T-28")).isEqualTo(3);
+        assertThat(read("T-21")).isEqualTo(3);
         browser.offline(false);
         browser.awaitText("#slate", "5 of 12");
-        assertThat(read("T-28")).isEqualTo(5);
+        assertThat(read("T-21")).isEqualTo(5);
 
         // Closing the tab and coming back goes on at the next cell.
         browser.go("/");
-        browser.go("/batteries/T-28/round");
+        browser.go("/batteries/T-21/round");
         browser.await("#round");
         assertThat(browser.find("[data-cell='6'] rect").getDomAttribute("class"))
                 .contains("current");
@@ -102,7 +102,7 @@ class RoundByKeysTest extends HouseTest {
 
         browser.go("/rooms/main");
         assertThat(browser.driver()
-                        .findElement(By.cssSelector("a[href='/batteries/T-28']"))
+                        .findElement(By.cssSelector("a[href='/batteries/T-21']"))
                         .getDomAttribute("aria-label"))
                 .contains("fit");
     }

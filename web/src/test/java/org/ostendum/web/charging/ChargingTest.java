@@ -2,7 +2,6 @@ package org.ostendum.web.charging;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.time.Duration;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
@@ -50,17 +49,6 @@ class ChargingTest extends HouseTest {
             assertThat(running.part()).isBetween(0, 99);
         });
         assertThat(tom.page("/charging")).contains("learned from", "on charge", "Ready, longest waiting first");
-    }
-
-    /** A first charge goes by its plan, not by the charger's plate: nine hours in, it cannot be full. */
-    @Test
-    void aFirstChargeIsNotHurriedByAPlate() {
-        ChargingView.Running first = desk.view(false).running().stream()
-                .filter(r -> r.battery().code().equals("A-5"))
-                .findFirst()
-                .orElseThrow();
-        assertThat(first.isOverdue()).isFalse();
-        assertThat(Duration.between(first.since(), first.earlyEnd())).isGreaterThan(Duration.ofHours(12));
     }
 
     @Test
