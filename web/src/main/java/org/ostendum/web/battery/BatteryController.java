@@ -27,10 +27,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 /** A battery's page, and writing down what was done to it. */
 @Controller
 class BatteryController {
-    /** How a charge may have ended, the strongest evidence first. */
-    static final List<String> ENDINGS =
-            List.of("equal_gravities", "steady_voltage", "returned", "lamp", "ended_early", "stopped", "broken_off");
-
     private final Batteries batteries;
     private final BatteryDesk desk;
     private final LogReading reading;
@@ -56,7 +52,7 @@ class BatteryController {
         page.addAttribute("form", form);
         page.addAttribute("faults", faults);
         page.addAttribute("kinds", EntryKind.BY_HAND);
-        page.addAttribute("endings", ENDINGS);
+        page.addAttribute("endings", LogForm.ENDINGS);
         return "battery/battery";
     }
 

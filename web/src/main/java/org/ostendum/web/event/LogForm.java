@@ -1,5 +1,6 @@
 package org.ostendum.web.event;
 
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.web.store.EntryKind;
 
@@ -17,6 +18,9 @@ public record LogForm(
         @Nullable String ending,
         @Nullable String remark,
         @Nullable String meant) {
+    /** How a charge may have ended, the strongest evidence first. */
+    public static final List<String> ENDINGS =
+            List.of("equal_gravities", "steady_voltage", "returned", "lamp", "ended_early", "stopped", "broken_off");
 
     /** An empty form for one kind. */
     public static LogForm of(EntryKind kind) {

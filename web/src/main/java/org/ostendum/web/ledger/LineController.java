@@ -1,6 +1,5 @@
 package org.ostendum.web.ledger;
 
-import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import org.ostendum.web.event.LogForm;
@@ -29,9 +28,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 /** One line of a ledger, and putting it right: by the right one in its place, or by taking it back. */
 @Controller
 class LineController {
-    private static final List<String> ENDINGS =
-            List.of("equal_gravities", "steady_voltage", "returned", "lamp", "ended_early", "stopped", "broken_off");
-
     private final Batteries batteries;
     private final Ledger ledger;
     private final Corrections corrections;
@@ -73,7 +69,7 @@ class LineController {
         page.addAttribute("replaceable", EntryKind.BY_HAND.contains(line.kind()));
         page.addAttribute("form", form);
         page.addAttribute("faults", faults);
-        page.addAttribute("endings", ENDINGS);
+        page.addAttribute("endings", LogForm.ENDINGS);
         return "ledger/line";
     }
 
