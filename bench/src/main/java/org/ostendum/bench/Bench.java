@@ -15,6 +15,8 @@ import org.ostendum.bench.accuracy.JudgeAccuracy;
  */
 public final class Bench {
     private static final int SIMULATED = 2000;
+    /** Of each other condition. */
+    private static final int SIMULATED_OTHERWISE = 400;
     private static final int SIMULATED_CHARGES = 300;
     private static final int READINGS = 1_000_000;
     private static final int CHARGERS = 500;
@@ -34,7 +36,9 @@ public final class Bench {
                 .toArray();
         if (asked.contains("judge")) {
             JudgeAccuracy.run(
-                    numbers.length > 0 ? numbers[0] : SIMULATED, numbers.length > 1 ? numbers[1] : REPORTED_SEEDS);
+                    numbers.length > 0 ? numbers[0] : SIMULATED,
+                    numbers.length > 1 ? numbers[1] : REPORTED_SEEDS,
+                    numbers.length > 2 ? numbers[2] : SIMULATED_OTHERWISE);
             return;
         }
         if (asked.contains("charge")) {

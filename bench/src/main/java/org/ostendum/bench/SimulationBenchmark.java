@@ -41,7 +41,7 @@ public class SimulationBenchmark {
             AmpHours.of(700),
             6,
             GravityMarks.usualFor(Duty.MOTIVE));
-    private final Site site = new Site(5, 0.6, 14, 10, 28, true, true, true, 0.05);
+    private final Site site = new Site(5, 0.6, 14, 10, 28, true, true, true, 0.05, 21);
 
     @Benchmark
     public Life year() {

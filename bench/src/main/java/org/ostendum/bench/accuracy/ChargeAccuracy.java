@@ -45,7 +45,7 @@ public final class ChargeAccuracy {
         ChargeAccuracy accuracy = new ChargeAccuracy();
         LongStream.range(firstSeed, firstSeed + batteries)
                 .parallel()
-                .mapToObj(Population::member)
+                .mapToObj(seed -> Population.member(seed, Condition.AS_THEY_COME))
                 .filter(member -> member.site().logsAmpHours())
                 .map(ChargeAccuracy::measured)
                 .sequential()

@@ -59,14 +59,20 @@ final class Population {
     /** One battery to be simulated. */
     record Member(BatteryModel model, Site site, List<Fault> faults, long seed) {
         boolean isHealthy() {
-            return faults.isEmpty();
+            return faults.stream().allMatch(fault -> fault instanceof Fault.Replaced);
         }
     }
 
-    static Member member(long seed) {
+    /** Days between rounds of which some are left out. */
+    private static final int OFTEN = 7;
+
+    private static final double COLD = 4;
+    private static final double HOT = 34;
+
+    static Member member(long seed, Condition condition) {
         Random random = new Random(seed);
         BatteryModel model = MODELS.get(random.nextInt(MODELS.size()));
-        Site site = Site.random(random);
+        Site site = site(Site.random(random), condition);
         List<Fault> faults = new ArrayList<>();
         if (random.nextBoolean()) {
             faults.add(fault(random, model));
@@ -74,7 +80,32 @@ final class Population {
                 faults.add(fault(random, model));
             }
         }
+        if (condition == Condition.REPLACED_CELLS) {
+            faults.add(replaced(faults, random, model));
+        }
         return new Member(model, site, faults, seed);
+    }
+
+    private static Site site(Site site, Condition condition) {
+        return switch (condition) {
+            case IRREGULAR, QUARTERLY -> site.readEvery(OFTEN);
+            case COLD_ROOM -> site.in(COLD);
+            case HOT_ROOM -> site.in(HOT);
+            case NO_VOLTS -> site.withoutVolts();
+            case NO_CHARGES -> site.withoutAmpHours();
+            default -> site;
+        };
+    }
+
+    /** The failing cell some months after it began to fail, or any. */
+    private static Fault replaced(List<Fault> faults, Random random, BatteryModel model) {
+        for (Fault fault : faults) {
+            int cell = Truth.cell(fault);
+            if (cell > 0) {
+                return new Fault.Replaced(cell, fault.fromDay() + 240);
+            }
+        }
+        return new Fault.Replaced(1 + random.nextInt(model.cells()), 300 + random.nextInt(300));
     }
 
     private static Fault fault(Random random, BatteryModel model) {

@@ -6,18 +6,20 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.judge.Case;
 import org.ostendum.core.judge.Finding;
 import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.judge.Gravities;
-import org.ostendum.core.judge.Judge;
-import org.ostendum.core.judge.Verdict;
+import org.ostendum.core.judge.NextStep;
+import org.ostendum.core.judge.PastRound;
 import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.quantity.CorrectedGravity;
@@ -28,6 +30,7 @@ import org.ostendum.core.sim.Life;
 import org.ostendum.core.sim.SimulatedBattery;
 import org.ostendum.core.state.BatteryFold;
 import org.ostendum.core.state.Sheet;
+import org.ostendum.core.state.StandingFinding;
 import org.ostendum.core.statistics.Robust;
 
 /** One simulated life, judged round by round as it would have been, and by a careful technician's fixed table beside. */
@@ -48,8 +51,13 @@ final class Trial {
     final Population.Member member;
     final Life life;
     private final Random careful;
-    /** First day on which each code was called for each cell; cell 0 for the battery. */
-    final Map<Call, Integer> calls = new HashMap<>();
+    final Condition condition;
+    /** What was first said of each code and cell; cell 0 for the battery. */
+    final Map<Call, Said> calls = new HashMap<>();
+    /** Matters that stand now, and those that stood once. */
+    private Set<Matter> standing = Set.of();
+
+    private final Set<Matter> stoodOnce = new HashSet<>();
     /** First day on which the table called a cell; 0 for the battery's spread. */
     final Map<Integer, Integer> table = new HashMap<>();
 
@@ -61,21 +69,50 @@ final class Trial {
     int slipsCaught;
     int slipsImagined;
 
+    /** Matters that were called again after they had been let go. */
+    int flips;
+    /** Stops, truly so, that a round softened which could not have shown them. */
+    int softened;
+
     /** A code called of a cell, 0 for the battery. */
     record Call(FindingCode code, int cell) {}
+
+    /** What was said with a first call. */
+    record Said(int day, Severity severity, double confidence) {}
+
+    /** What a call is about, whichever cause is held for it. */
+    private record Matter(FindingCode code, int cell) {
+        static Matter of(FindingCode code, int cell) {
+            return switch (code) {
+                case CELL_SHORT, CELL_SULFATED, CELL_DILUTED -> new Matter(FindingCode.CELL_WEAK, cell);
+                case BATTERY_SULFATED -> new Matter(FindingCode.BATTERY_UNDERCHARGED, cell);
+                default -> new Matter(code, cell);
+            };
+        }
+    }
 
     /** A forecast and what came of it. */
     record Forecasted(boolean covered, int daysOff, double times) {}
 
-    private Trial(Population.Member member) {
+    private Trial(Population.Member member, Condition condition) {
         this.member = member;
+        this.condition = condition;
         this.careful = new Random(member.seed());
-        this.life = SimulatedBattery.live(
-                member.model(), member.site(), member.faults(), START, Population.DAYS, STEP_HOURS, member.seed());
+        this.life = Roughened.of(
+                SimulatedBattery.live(
+                        member.model(),
+                        member.site(),
+                        member.faults(),
+                        START,
+                        Population.DAYS,
+                        STEP_HOURS,
+                        member.seed()),
+                condition,
+                member.seed());
     }
 
-    static Trial run(long seed) {
-        Trial trial = new Trial(Population.member(seed));
+    static Trial run(long seed, Condition condition) {
+        Trial trial = new Trial(Population.member(seed, condition), condition);
         trial.judgeAll();
         return trial;
     }
@@ -84,7 +121,7 @@ final class Trial {
         return lastDay / 365.0;
     }
 
-    /** Everything on record in its order, as the application folds it. */
+    /** Everything on record in its order, as the application folds it; after each of it somebody looks. */
     private void judgeAll() {
         BatteryFold fold = BatteryFold.begin(new Sheet(member.model(), RULES), ZoneOffset.UTC);
         List<BatteryEvent> events = life.events().all();
@@ -92,9 +129,10 @@ final class Trial {
         for (int i = 0; i < life.rounds().size(); i++) {
             Instant taken = life.rounds().get(i).takenAt();
             while (next < events.size() && !events.get(next).at().isAfter(taken)) {
-                fold.fold(events.get(next++));
+                fold.fold(events.get(next));
+                look(fold, events.get(next++).at(), i);
             }
-            fold.fold(new BatteryEvent.RoundTaken(judge(i, fold)));
+            take(i, fold);
             if (isSpent(life.truths().get(i))) {
                 lastDay = life.truths().get(i).day();
                 return;
@@ -102,8 +140,38 @@ final class Trial {
         }
     }
 
+    private void take(int index, BatteryFold fold) {
+        Set<Integer> stops = trueStops(fold, index);
+        Round round = drawn(index, fold);
+        PastRound held = fold.resolve(round);
+        fold.fold(new BatteryEvent.RoundTaken(round));
+        if (condition == Condition.SENT_TWICE) {
+            fold.fold(new BatteryEvent.RoundTaken(round));
+        }
+        stops.removeAll(trueStops(fold, index));
+        softened += (int) stops.stream().filter(cell -> couldNotShow(held, cell)).count();
+        look(fold, round.takenAt(), index);
+    }
+
+    private static boolean couldNotShow(PastRound held, int cell) {
+        boolean read = held.round().reading(cell).map(r -> r.gravity() != null).orElse(false);
+        return !held.isSound() || !held.round().state().isFull() || !read;
+    }
+
+    /** Cells that are to be stopped for, and in which a fault truly is. */
+    private Set<Integer> trueStops(BatteryFold fold, int round) {
+        int day = life.truths().get(round).day();
+        return fold.snapshot().findings().open().stream()
+                .filter(f -> f.severity() == Severity.STOP)
+                .filter(f -> Matter.of(f.finding().code(), 0).code() == FindingCode.CELL_WEAK)
+                .flatMap(f -> f.finding().cells().numbers().stream())
+                .filter(cell -> member.faults().stream()
+                        .anyMatch(fault -> Truth.cell(fault) == cell && fault.fromDay() <= day))
+                .collect(Collectors.toSet());
+    }
+
     /** @return the round as it stays on record: what the judge doubted is drawn again at once, by most */
-    private Round judge(int index, BatteryFold fold) {
+    private Round drawn(int index, BatteryFold fold) {
         Round round = life.rounds().get(index);
         Case asked = fold.caseOf(round);
         if (asked.latest().isSound() && !asked.gravities().isEmpty()) {
@@ -112,13 +180,8 @@ final class Trial {
                     life.truths().get(index).day());
         }
         countSlips(asked.setAside(), life.truths().get(index).mistaken());
-        if (!asked.setAside().isEmpty() && careful.nextDouble() < DRAW_AGAIN) {
-            note(Judge.judge(asked), index);
-            round = drawnAgain(index, asked.setAside());
-            asked = fold.caseOf(round);
-        }
-        note(Judge.judge(asked), index);
-        return round;
+        boolean again = !asked.setAside().isEmpty() && careful.nextDouble() < DRAW_AGAIN;
+        return again ? drawnAgain(index, asked.setAside()) : round;
     }
 
     private Round drawnAgain(int index, Set<Integer> cells) {
@@ -158,22 +221,34 @@ final class Trial {
                 gravities.stream().mapToDouble(CorrectedGravity::tenths).toArray());
     }
 
-    private void note(Verdict verdict, int round) {
-        Life.Truth truth = life.truths().get(round);
-        for (Finding finding : verdict.findings()) {
-            if (finding.severity() == Severity.FIT) {
+    /** What the application says at a moment. */
+    private void look(BatteryFold fold, Instant at, int round) {
+        int day = (int) Duration.between(START, at).toDays();
+        Set<Matter> now = new HashSet<>();
+        for (StandingFinding open : fold.snapshot().findings().open()) {
+            Finding finding = open.finding();
+            // That it is low at work and wants a charge is seen, not concluded.
+            if (finding.severity() == Severity.FIT || finding.next() == NextStep.CHARGE) {
                 continue;
             }
             List<Integer> cells = finding.code() == FindingCode.PACK_TAP
                     ? List.of()
                     : finding.cells().numbers();
             for (int cell : cells.isEmpty() ? List.of(0) : cells) {
-                calls.putIfAbsent(new Call(finding.code(), cell), truth.day());
-                if (finding.forecast() != null) {
+                now.add(Matter.of(finding.code(), cell));
+                calls.putIfAbsent(
+                        new Call(finding.code(), cell), new Said(day, open.severity(), finding.confidence()));
+                if (finding.forecast() != null && at.equals(life.rounds().get(round).takenAt())) {
                     forecast(finding, cell, round);
                 }
             }
         }
+        flips += (int) now.stream()
+                .filter(matter -> !standing.contains(matter) && stoodOnce.contains(matter))
+                .filter(matter -> !Tally.OBSERVED.contains(matter.code()))
+                .count();
+        stoodOnce.addAll(now);
+        standing = now;
     }
 
     private void byTable(Gravities gravities, int day) {

@@ -70,7 +70,7 @@ final class Truth {
         } else if (fault instanceof Fault.Spilt) {
             return Set.of(FindingCode.BATTERY_UNEVEN, FindingCode.CELL_WEAK);
         } else if (fault instanceof Fault.DryingCell) {
-            return Set.of(FindingCode.CELL_DRY, FindingCode.CELL_THIRSTY);
+            return Set.of(FindingCode.CELL_DRY, FindingCode.CELL_THIRSTY, FindingCode.CELL_CONCENTRATED);
         } else if (fault instanceof Fault.SulfatedBattery) {
             return Set.of(FindingCode.BATTERY_WORN, FindingCode.BATTERY_UNEVEN, FindingCode.BATTERY_UNDERCHARGED);
         } else if (fault instanceof Fault.EarlyStop) {
@@ -97,6 +97,17 @@ final class Truth {
             return f.cell();
         }
         return fault instanceof Fault.DryingCell f ? f.cell() : 0;
+    }
+
+    /** @return the last day on which a fault is still in the battery */
+    static int until(Fault fault, Population.Member member) {
+        int cell = cell(fault);
+        return member.faults().stream()
+                .filter(f -> cell > 0 && f instanceof Fault.Replaced r && r.cell() == cell)
+                .filter(f -> f.fromDay() >= fault.fromDay())
+                .mapToInt(Fault::fromDay)
+                .min()
+                .orElse(Integer.MAX_VALUE);
     }
 
     /** @return index of the first round at which the fault could be seen in principle; -1 where it never could */

@@ -43,7 +43,13 @@ public final class CellBank {
     /** A cell connected the wrong way round counts −1. */
     final int[] polarity;
 
+    /** Self-discharge of a sound cell, part of capacity an hour; plates of one, part of rated capacity. */
+    private static final double LEAK_OF_NEW = 0.0012 / 24;
+
+    private static final double PLATES_OF_NEW = 1.05;
+
     private final double waterAtMark;
+    private final double acidAtMark;
     double celsius = 25;
     /** What the electrolyte makes of the electrical day: 1 when new, more as antimony wanders. */
     double gassing = 1;
@@ -64,14 +70,27 @@ public final class CellBank {
         double full = AcidTable.massFraction(model.marks().scale().full());
         double electrolyte = electrolyte(model.marks());
         waterAtMark = electrolyte * (1 - full);
+        acidAtMark = electrolyte * full;
         for (int i = 0; i < cells; i++) {
-            acid[i] = electrolyte * full * (1 + 0.006 * random.nextGaussian());
+            acid[i] = acidAtMark * (1 + 0.006 * random.nextGaussian());
             water[i] = waterAtMark * (1 - 0.01 * random.nextDouble());
-            leak[i] = 0.0012 / 24 * (1 + 0.25 * Math.abs(random.nextGaussian()));
-            plates[i] = 1.05 + 0.02 * random.nextGaussian();
+            leak[i] = LEAK_OF_NEW * (1 + 0.25 * Math.abs(random.nextGaussian()));
+            plates[i] = PLATES_OF_NEW + 0.02 * random.nextGaussian();
             ownVolts[i] = 0.010 * random.nextGaussian();
             polarity[i] = 1;
         }
+    }
+
+    /** A new cell, charged and filled, in the place of an old one. */
+    void renew(int i) {
+        acid[i] = acidAtMark;
+        water[i] = waterAtMark;
+        leak[i] = LEAK_OF_NEW;
+        plates[i] = PLATES_OF_NEW;
+        missing[i] = 0;
+        hard[i] = 0;
+        layer[i] = 0;
+        ownVolts[i] = 0;
     }
 
     /** Grams per Ah with which the sheet's gravities, full and empty, keep the balance of acid. */

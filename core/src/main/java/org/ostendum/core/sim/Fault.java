@@ -40,6 +40,9 @@ public sealed interface Fault {
     /** A dirty, damp top drains every cell, in parts a day. */
     record DirtyTop(int fromDay, double perDay) implements Fault {}
 
+    /** No fault but its remedy: the cell was taken out and a sound one put in, and the ledger says so. */
+    record Replaced(int cell, int fromDay) implements Fault {}
+
     /** The plates wear out, in parts a day. */
     record WearOut(int fromDay, double perDay) implements Fault {}
 

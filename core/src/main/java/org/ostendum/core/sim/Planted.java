@@ -15,10 +15,42 @@ final class Planted {
         Arrays.fill(chemistry.drain, 0);
         chemistry.stirring = 1;
         for (Fault fault : faults) {
-            if (day >= fault.fromDay()) {
+            if (day >= fault.fromDay() && !isTakenOut(fault, day)) {
                 work(fault, bank, chemistry, day);
             }
         }
+    }
+
+    /** What was wrong with a cell goes with it. */
+    private boolean isTakenOut(Fault fault, int day) {
+        int cell = cell(fault);
+        return cell > 0
+                && faults.stream()
+                        .anyMatch(f -> f instanceof Fault.Replaced r
+                                && r.cell() == cell
+                                && day >= r.fromDay()
+                                && fault.fromDay() <= r.fromDay());
+    }
+
+    private static int cell(Fault fault) {
+        if (fault instanceof Fault.SoftShort f) {
+            return f.cell();
+        } else if (fault instanceof Fault.SulfatedCell f) {
+            return f.cell();
+        } else if (fault instanceof Fault.SheddingCell f) {
+            return f.cell();
+        } else if (fault instanceof Fault.Spilt f) {
+            return f.cell();
+        }
+        return fault instanceof Fault.DryingCell f ? f.cell() : 0;
+    }
+
+    /** @return cells put in new on a day */
+    List<Integer> replaced(int day) {
+        return faults.stream()
+                .filter(f -> f instanceof Fault.Replaced && f.fromDay() == day)
+                .map(f -> ((Fault.Replaced) f).cell())
+                .toList();
     }
 
     private static void work(Fault fault, CellBank bank, Chemistry chemistry, int day) {
@@ -48,6 +80,8 @@ final class Planted {
             for (int i = 0; i < bank.cells; i++) {
                 bank.plates[i] = Math.max(0.55, bank.plates[i] - f.perDay());
             }
+        } else if (fault instanceof Fault.Replaced f && day == f.fromDay()) {
+            bank.renew(f.cell() - 1);
         } else if (fault instanceof Fault.BadJoint f) {
             bank.jointOhms[f.cell() - 1] = f.milliohms() / 1000;
         } else if (fault instanceof Fault.ReversedBlock f) {

@@ -9,6 +9,7 @@ import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.event.BatteryEvent;
+import org.ostendum.core.event.BatteryEvent.CellReplaced;
 import org.ostendum.core.event.BatteryEvent.ChargeEnded;
 import org.ostendum.core.event.BatteryEvent.Equalised;
 import org.ostendum.core.event.BatteryEvent.Fill;
@@ -94,9 +95,10 @@ public final class SimulatedBattery {
 
     private void day(int day) {
         double season = Math.sin(2 * Math.PI * (seasonStart + day / 365.0));
-        chemistry.ambient = 21 + 6 * season + random.nextGaussian() * 1.5;
+        chemistry.ambient = site.celsius() + 6 * season + random.nextGaussian() * 1.5;
         hottest = bank.celsius;
         planted.morning(bank, chemistry, day);
+        planted.replaced(day).forEach(cell -> events.add(new CellReplaced(at(day, 0), cell, null)));
         age();
         if (day % 7 < site.workDays()) {
             work(day, season);

@@ -14,6 +14,7 @@ import java.util.Random;
  * @param readsVolts whether rounds hold cell voltages on charge
  * @param looksAtLevels whether rounds hold levels
  * @param slips part of the rounds in which somebody makes a mistake
+ * @param celsius of the room over the year, mean
  */
 public record Site(
         int workDays,
@@ -24,7 +25,9 @@ public record Site(
         boolean logsAmpHours,
         boolean readsVolts,
         boolean looksAtLevels,
-        double slips) {
+        double slips,
+        double celsius) {
+    private static final double USUAL_CELSIUS = 21;
 
     /** A site as they come. */
     public static Site random(Random random) {
@@ -37,6 +40,29 @@ public record Site(
                 random.nextInt(10) < 7,
                 random.nextInt(10) < 6,
                 random.nextInt(10) < 8,
-                0.03 + 0.05 * random.nextDouble());
+                0.03 + 0.05 * random.nextDouble(),
+                USUAL_CELSIUS);
+    }
+
+    /** The same in a room that is colder or hotter. */
+    public Site in(double roomCelsius) {
+        return with(roundEvery, logsAmpHours, readsVolts, roomCelsius);
+    }
+
+    /** The same with a round every so many days. */
+    public Site readEvery(int days) {
+        return with(days, logsAmpHours, readsVolts, celsius);
+    }
+
+    public Site withoutVolts() {
+        return with(roundEvery, logsAmpHours, false, celsius);
+    }
+
+    public Site withoutAmpHours() {
+        return with(roundEvery, false, readsVolts, celsius);
+    }
+
+    private Site with(int rounds, boolean logs, boolean volts, double room) {
+        return new Site(workDays, depth, rounds, waterEvery, equaliseEvery, logs, volts, looksAtLevels, slips, room);
     }
 }

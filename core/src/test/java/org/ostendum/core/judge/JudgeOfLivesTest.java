@@ -39,8 +39,8 @@ import org.ostendum.core.state.Sheet;
 /** Whole lives laid before the judge, round by round, with what stands on record and nothing else. */
 class JudgeOfLivesTest {
     private static final Instant START = Instant.parse("2024-01-01T06:00:00Z");
-    private static final Site CAREFUL = new Site(5, 0.6, 12, 10, 24, true, true, true, 0.03);
-    private static final Site WITHOUT_METER = new Site(5, 0.6, 12, 10, 24, true, false, true, 0.03);
+    private static final Site CAREFUL = new Site(5, 0.6, 12, 10, 24, true, true, true, 0.03, 21);
+    private static final Site WITHOUT_METER = new Site(5, 0.6, 12, 10, 24, true, false, true, 0.03, 21);
     private static final BatteryModel PACK = new BatteryModel(
             "pack",
             CellKind.FLOODED,

@@ -28,7 +28,7 @@ import org.ostendum.core.voltage.VoltageRound;
 
 class SimulatedBatteryTest {
     private static final Instant START = Instant.parse("2024-01-01T06:00:00Z");
-    private static final Site CAREFUL = new Site(5, 0.6, 14, 10, 28, true, true, true, 0);
+    private static final Site CAREFUL = new Site(5, 0.6, 14, 10, 28, true, true, true, 0, 21);
     private static final double TEN_MINUTES = 1 / 6.0;
     private static final BatteryModel TRAY = new BatteryModel(
             "tray",
