@@ -26,6 +26,8 @@ public final class Case {
 
     private static final int EVEN_TENTHS = 300;
     private static final int LEAST_CELLS = 4;
+    /** Fewer make no median to compare with. */
+    private static final int LEAST_CELLS_COMPARED = 3;
 
     private final BatteryModel model;
     private final Rules rules;
@@ -227,6 +229,8 @@ public final class Case {
         if (!latest.round().state().isFull()) {
             return Optional.of(Missing.FULL_CHARGE);
         }
-        return 2 * gravities.count() > model.cells() ? Optional.empty() : Optional.of(Missing.MORE_CELLS);
+        return 2 * gravities.count() >= model.cells() && gravities.count() >= LEAST_CELLS_COMPARED
+                ? Optional.empty()
+                : Optional.of(Missing.MORE_CELLS);
     }
 }

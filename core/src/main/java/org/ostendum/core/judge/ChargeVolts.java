@@ -30,9 +30,11 @@ public final class ChargeVolts {
 
     private final Map<Integer, List<Double>> aboveByCell = new HashMap<>();
     private final List<Double> medians = new ArrayList<>();
+    private final double scatter;
 
     ChargeVolts(List<Round> rounds) {
         rounds.forEach(this::add);
+        scatter = learnedScatter();
     }
 
     private void add(Round round) {
@@ -81,6 +83,10 @@ public final class ChargeVolts {
      *     read more than once; 0 where none was
      */
     public double scatter() {
+        return scatter;
+    }
+
+    private double learnedScatter() {
         double[] changes = aboveByCell.values().stream()
                 .flatMapToDouble(ChargeVolts::changes)
                 .toArray();

@@ -1,7 +1,10 @@
 package org.ostendum.core.judge;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.quantity.GravityDifference;
@@ -39,10 +42,7 @@ public final class Scatter {
     static Scatter of(List<DatedGravities> soundPast) {
         List<DatedGravities> recent =
                 soundPast.subList(Math.max(0, soundPast.size() - ROUNDS_FOR_SCATTER), soundPast.size());
-        List<Double> changes = new ArrayList<>();
-        for (int i = 1; i < recent.size(); i++) {
-            addChanges(changes, recent.get(i - 1).gravities(), recent.get(i).gravities());
-        }
+        List<Double> changes = changes(recent);
         double deviation = changes.isEmpty()
                 ? LEAST_TENTHS
                 : Robust.deviation(
@@ -73,17 +73,24 @@ public final class Scatter {
         return 0;
     }
 
-    private static void addChanges(List<Double> changes, Gravities before, Gravities after) {
-        if (before.isEmpty() || after.isEmpty()) {
-            return;
-        }
-        double medians = after.median().tenths() - before.median().tenths();
-        after.byCell().forEach((cell, gravity) -> {
-            var earlier = before.byCell().get(cell);
-            if (earlier != null) {
-                changes.add(gravity.tenths() - earlier.tenths() - medians);
+    /** How each reading of a cell lies against the last one before it, which need not be of the round before. */
+    private static List<Double> changes(List<DatedGravities> recent) {
+        List<Double> changes = new ArrayList<>();
+        Map<Integer, Double> places = new HashMap<>();
+        for (DatedGravities dated : recent) {
+            Gravities gravities = dated.gravities();
+            if (gravities.isEmpty()) {
+                continue;
             }
-        });
+            double median = gravities.median().tenths();
+            gravities.byCell().forEach((cell, gravity) -> {
+                Double before = places.put(cell, gravity.tenths() - median);
+                if (before != null) {
+                    changes.add(gravity.tenths() - median - before);
+                }
+            });
+        }
+        return changes;
     }
 
     public GravityDifference usual() {
@@ -96,12 +103,12 @@ public final class Scatter {
      *     the usual; empty also where the past is too short to say
      */
     Optional<GravityDifference> jump(Gravities now, int cell, int factor) {
-        double[] places = past.stream()
-                .skip(Math.max(0, past.size() - ROUNDS_FOR_PLACE))
+        double[] all = past.stream()
                 .map(DatedGravities::gravities)
                 .filter(g -> g.byCell().containsKey(cell))
                 .mapToDouble(g -> g.aboveMedian(cell).tenths())
                 .toArray();
+        double[] places = Arrays.copyOfRange(all, Math.max(0, all.length - ROUNDS_FOR_PLACE), all.length);
         if (places.length == 0 || now.count() < LEAST_CELLS) {
             return Optional.empty();
         }

@@ -15,6 +15,7 @@ import org.ostendum.core.event.BatteryEvent.Equalised;
 import org.ostendum.core.event.BatteryEvent.RoundTaken;
 import org.ostendum.core.judge.Cells;
 import org.ostendum.core.judge.Finding;
+import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.judge.PastRound;
@@ -32,8 +33,6 @@ import org.ostendum.core.rulebook.Severity;
 public record Findings(List<StandingFinding> all) {
     public static final Findings NONE = new Findings(List.of());
 
-    /** Below it a finding rests on one look at one round. */
-    private static final double SURE = 0.9;
     /** A low current of so many hours is meant against sulfate. */
     private static final double LONG_HOURS = 24;
 
@@ -71,9 +70,19 @@ public record Findings(List<StandingFinding> all) {
     }
 
     private static FindingLife lifeAtFirst(Finding finding) {
-        boolean plain = Family.of(finding) == Family.LEVEL || Family.of(finding) == Family.OVER;
-        boolean proved = finding.severity() == Severity.STOP || finding.confidence() >= SURE;
-        return plain || proved ? FindingLife.CONFIRMED : FindingLife.SUSPECTED;
+        return isProvedAtOnce(finding) ? FindingLife.CONFIRMED : FindingLife.SUSPECTED;
+    }
+
+    /** What was seen, or measured where it cannot be otherwise, needs no second round; what was concluded does. */
+    private static boolean isProvedAtOnce(Finding finding) {
+        boolean bySight =
+                switch (Family.of(finding)) {
+                    case LEVEL, OVER, UNEVEN, HOT, FREEZING, READING -> true;
+                    case UNDERCHARGED -> finding.next() == NextStep.CHECK_CHARGER || finding.next() == NextStep.CHARGE;
+                    case LOW_CELL -> finding.code() == FindingCode.CELL_SHORT;
+                    case COLOUR, THIRSTY_CELL, STRATIFIED, THIRST, WORN, HIGH, TAP -> false;
+                };
+        return bySight || finding.severity() == Severity.STOP;
     }
 
     /** Seen again it is sure. A round that cannot prove as much does not soften what another one has proved. */

@@ -99,7 +99,7 @@ class JudgeTest {
 
     @Test
     void aPartialRoundDoesNotCompareCells() {
-        Verdict verdict = judge(round(RoundState.FULL_CHARGE, 1280, 1230, 1280));
+        Verdict verdict = judge(round(RoundState.FULL_CHARGE, 1280, 1230));
         assertThat(verdict.notJudged()).containsEntry("evenness", Missing.MORE_CELLS);
         assertThat(found(verdict, FindingCode.CELL_WEAK)).isEmpty();
     }

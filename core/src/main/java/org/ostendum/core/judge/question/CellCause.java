@@ -16,10 +16,10 @@ import org.ostendum.core.statistics.Robust;
  * <p>Source: IEEE 450, interpretation of cell voltages on float and charge; limits are rules of thumb in the Rulebook.
  */
 enum CellCause {
-    SHORT(FindingCode.CELL_SHORT, NextStep.REPAIR_CELL, 0.9),
-    SULFATED(FindingCode.CELL_SULFATED, NextStep.LONG_CHARGE, 0.85),
-    DILUTED(FindingCode.CELL_DILUTED, NextStep.ADJUST_ACID, 0.8),
-    UNKNOWN(FindingCode.CELL_WEAK, NextStep.READ_CHARGE_VOLTS, 0.7);
+    SHORT(FindingCode.CELL_SHORT, NextStep.REPAIR_CELL, Confidence.SHORT),
+    SULFATED(FindingCode.CELL_SULFATED, NextStep.LONG_CHARGE, Confidence.SULFATED_CELL),
+    DILUTED(FindingCode.CELL_DILUTED, NextStep.ADJUST_ACID, Confidence.DILUTED),
+    UNKNOWN(FindingCode.CELL_WEAK, NextStep.READ_CHARGE_VOLTS, Confidence.FALLEN);
 
     /** Part of the limit by which the other cells of its block have to be away, in their middle. */
     private static final double BLOCK_TOGETHER = 0.4;

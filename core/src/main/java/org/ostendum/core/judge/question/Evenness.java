@@ -81,6 +81,6 @@ public final class Evenness implements Question {
                 List.of(new Evidence("spread", rest.spread()), new Evidence("lowestCell", rest.lowestCell())),
                 next,
                 null,
-                0.9);
+                Confidence.UNEVEN);
     }
 }

@@ -38,14 +38,41 @@ public final class FullWindow implements Question {
         GravityMarks marks = battery.model().marks();
         GravityDifference tolerance = battery.rules().points(RuleKey.FULL_TOLERANCE);
         if (median.plus(tolerance).compareTo(marks.fullFrom()) >= 0) {
-            return new Outcome.Clear();
+            return inWindow(battery, median);
         }
         return switch (LowBattery.of(battery).cause()) {
             // Told by the question of its own.
             case STRATIFIED -> new Outcome.Clear();
             case SULFATED -> Outcome.of(sulfated(battery, median));
-            case UNDERCHARGED -> Outcome.of(undercharged(battery, median, "after-charge", 0.9));
-            case UNKNOWN -> Outcome.of(undercharged(battery, median, "unsure", 0.6));
+            case UNDERCHARGED -> Outcome.of(undercharged(battery, median, "after-charge", Confidence.NOT_FULL));
+            case UNKNOWN -> Outcome.of(undercharged(battery, median, "unsure", Confidence.NOT_FULL));
+        };
+    }
+
+    /** Still full by its window, but no longer what it was. */
+    private static Outcome inWindow(Case battery, CorrectedGravity median) {
+        LowBattery low = LowBattery.of(battery);
+        if (!low.isFalling()) {
+            return new Outcome.Clear();
+        }
+        return switch (low.cause()) {
+            case STRATIFIED, UNKNOWN -> new Outcome.Clear();
+            case SULFATED ->
+                Outcome.of(finding(
+                        battery,
+                        FindingCode.BATTERY_SULFATED,
+                        "hardening",
+                        Message.of("finding.undercharged.hardening.why", low.fallen(), median),
+                        NextStep.LONG_CHARGE,
+                        Confidence.FALLING));
+            case UNDERCHARGED ->
+                Outcome.of(finding(
+                        battery,
+                        FindingCode.BATTERY_UNDERCHARGED,
+                        "falling",
+                        Message.of("finding.undercharged.falling.why", low.fallen(), median),
+                        NextStep.CHECK_CHARGER,
+                        Confidence.FALLING));
         };
     }
 
@@ -70,7 +97,7 @@ public final class FullWindow implements Question {
                         median,
                         battery.model().marks().fullFrom()),
                 NextStep.LONG_CHARGE,
-                0.8);
+                Confidence.SULFATED);
     }
 
     private static Outcome inService(Case battery) {

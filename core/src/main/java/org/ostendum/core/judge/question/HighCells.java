@@ -85,7 +85,7 @@ public final class HighCells implements Question {
                 Message.of(how, Cells.of(cell)),
                 Message.of(how + ".why", battery.gravities().of(cell), above),
                 new Evidence("aboveMedian", above),
-                0.75);
+                Confidence.HIGH);
     }
 
     private static Finding allHigh(Case battery, CorrectedGravity median) {
@@ -95,7 +95,7 @@ public final class HighCells implements Question {
                 Message.of("finding.high.all", median),
                 Message.of("finding.high.all.why", battery.model().marks().fullTo()),
                 new Evidence("median", median),
-                0.8);
+                Confidence.HIGH);
     }
 
     private static Finding finding(

@@ -53,7 +53,7 @@ public final class LayeredAcid implements Question {
                 low.evidence(),
                 NextStep.EQUALISE,
                 null,
-                0.8);
+                Confidence.LAYERED);
     }
 
     private static Message why(OptionalDouble rise) {

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import org.ostendum.core.event.BatteryEvent.ChargeEnded;
 import org.ostendum.core.judge.Case;
 import org.ostendum.core.judge.DatedGravities;
@@ -21,14 +22,22 @@ import org.ostendum.core.statistics.Robust;
  */
 final class LowBattery {
     private static final Duration RECENT = Duration.ofDays(30);
-    private static final Duration COMPARED = Duration.ofDays(300);
+    /** So many of the distances within which rounds are compared are looked back, ten months for frequent ones. */
+    private static final int LOOKED_BACK = 7;
     /** Fewer charges do not make a balance. */
     private static final int LEAST_CHARGES = 8;
 
     /** Rounds of each kind for a comparison; the kinds' medians scatter with the water in the cells. */
     private static final int LEAST_ROUNDS = 3;
 
+    /** An equalised round is compared with ordinary ones so near in time, or nearer than rounds usually lie apart. */
     private static final Duration BESIDE = Duration.ofDays(45);
+
+    private static final Duration BESIDE_MOST = Duration.ofDays(120);
+    private static final double GAPS = 1.6;
+    /** A fall of the battery's median since its beginning that water in the cells does not make. */
+    private static final double FALL_TOLD = 100;
+
     /** Tenths; the medians of two rounds never agree better. */
     private static final double LEAST_SCATTER = 25;
     /** So many times the limit is a rise that needs no second sign. */
@@ -46,14 +55,16 @@ final class LowBattery {
     private static final double SURE = 3;
 
     private final Case battery;
+    private final Duration beside;
     private final OptionalDouble returned;
     private final double[] rises;
     private final Cause cause;
 
     private LowBattery(Case battery) {
         this.battery = battery;
+        this.beside = beside(battery);
         this.returned = returned(battery);
-        this.rises = rises(battery);
+        this.rises = rises(battery, beside);
         this.cause = findCause();
     }
 
@@ -90,6 +101,15 @@ final class LowBattery {
     /** @return whether too little was put back of late; false also where that is not on record */
     private boolean isReturnShort() {
         return returned.isPresent() && returned.getAsDouble() < battery.rules().percent(RuleKey.RETURN_LEAST) / 100.0;
+    }
+
+    /** @return whether its readings have come down since its beginning, and a second sign tells why, though they are not low yet */
+    boolean isFalling() {
+        return cause != Cause.UNKNOWN && fallenSinceBeginning() >= FALL_TOLD;
+    }
+
+    GravityDifference fallen() {
+        return new GravityDifference((int) Math.round(fallenSinceBeginning()));
     }
 
     /** @return whether the latest round came out low because the battery is not charged to its end: that holds for each cell */
@@ -133,7 +153,7 @@ final class LowBattery {
         double needed = DROP * battery.rules().points(RuleKey.RISE_BY_MIXING).tenths();
         return full.stream()
                 .filter(d -> d.state() == RoundState.AFTER_EQUALISE && !isLow(d))
-                .filter(d -> Duration.between(d.takenAt(), now.takenAt()).compareTo(BESIDE) <= 0)
+                .filter(d -> Duration.between(d.takenAt(), now.takenAt()).compareTo(beside) <= 0)
                 .anyMatch(d -> d.gravities().median().tenths()
                                 - now.gravities().median().tenths()
                         >= needed);
@@ -152,6 +172,20 @@ final class LowBattery {
                         .plus(tolerance)
                         .compareTo(battery.model().marks().fullFrom())
                 < 0;
+    }
+
+    private static Duration beside(Case battery) {
+        List<DatedGravities> full = battery.full();
+        if (full.size() < 2) {
+            return BESIDE;
+        }
+        double[] gaps = IntStream.range(1, full.size())
+                .mapToDouble(i -> Duration.between(
+                                full.get(i - 1).takenAt(), full.get(i).takenAt())
+                        .toHours())
+                .toArray();
+        Duration usual = Duration.ofHours(Math.round(GAPS * Robust.median(gaps)));
+        return usual.compareTo(BESIDE) < 0 ? BESIDE : usual.compareTo(BESIDE_MOST) > 0 ? BESIDE_MOST : usual;
     }
 
     private static OptionalDouble returned(Case battery) {
@@ -191,24 +225,24 @@ final class LowBattery {
         return rise >= SURE * error && rise >= (cameDown ? needed : CLEARLY * needed);
     }
 
-    private static double[] rises(Case battery) {
+    private static double[] rises(Case battery, Duration beside) {
         List<DatedGravities> full = battery.full();
         List<Double> rises = new ArrayList<>();
         for (int i = 0; i < full.size(); i++) {
             if (full.get(i).state() == RoundState.AFTER_EQUALISE
-                    && full.get(i).takenAt().isAfter(battery.now().minus(COMPARED))) {
-                rise(full, i).ifPresent(rises::add);
+                    && full.get(i).takenAt().isAfter(battery.now().minus(beside.multipliedBy(LOOKED_BACK)))) {
+                rise(full, i, beside).ifPresent(rises::add);
             }
         }
         return rises.stream().mapToDouble(Double::doubleValue).toArray();
     }
 
-    private static OptionalDouble rise(List<DatedGravities> full, int equalised) {
+    private static OptionalDouble rise(List<DatedGravities> full, int equalised, Duration near) {
         DatedGravities after = full.get(equalised);
         double[] beside = full.stream()
                 .filter(d -> d.state() == RoundState.FULL_CHARGE)
                 .filter(d ->
-                        Duration.between(d.takenAt(), after.takenAt()).abs().compareTo(BESIDE) <= 0)
+                        Duration.between(d.takenAt(), after.takenAt()).abs().compareTo(near) <= 0)
                 .mapToDouble(d -> d.gravities().median().tenths())
                 .toArray();
         return beside.length == 0

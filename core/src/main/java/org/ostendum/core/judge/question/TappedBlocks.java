@@ -134,6 +134,6 @@ public final class TappedBlocks implements Question {
                 List.of(new Evidence("fallen", fell)),
                 NextStep.MOVE_TAP,
                 null,
-                0.85);
+                Confidence.TAP);
     }
 }

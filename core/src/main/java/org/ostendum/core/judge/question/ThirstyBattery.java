@@ -115,6 +115,6 @@ public final class ThirstyBattery implements Question {
                 List.of(new Evidence("pouredMillilitres", poured), new Evidence("expectedMillilitres", expected)),
                 NextStep.CHECK_CHARGER,
                 null,
-                0.85);
+                Confidence.THIRSTY);
     }
 }

@@ -79,7 +79,7 @@ public final class ThirstyCells implements Question {
                         List.of(new Evidence("timesLow", low[cell]), new Evidence("rounds", rounds)),
                         NextStep.WATER,
                         null,
-                        0.85));
+                        Confidence.THIRSTY_CELL));
             }
         }
         return findings;

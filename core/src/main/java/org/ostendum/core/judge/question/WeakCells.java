@@ -88,6 +88,6 @@ public final class WeakCells implements Question {
                         new Evidence("belowMedian", below)),
                 told ? cause.next() : equalised ? NextStep.REPAIR_CELL : NextStep.EQUALISE,
                 null,
-                told ? cause.confidence() : equalised ? 0.93 : 0.6);
+                told ? cause.confidence() : equalised ? Confidence.WEAK_AFTER_EQUALISE : Confidence.WEAK_AFTER_CHARGE);
     }
 }

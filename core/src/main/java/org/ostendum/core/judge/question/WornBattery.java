@@ -82,6 +82,6 @@ public final class WornBattery implements Question {
                 List.of(new Evidence("ceilingAmpHours", ceiling), new Evidence("percentOfBeginning", percent)),
                 NextStep.TEST_CAPACITY,
                 null,
-                0.8);
+                Confidence.WORN);
     }
 }
