@@ -315,10 +315,18 @@ public final class BatteryState {
         return standing.isEmpty()
                 ? new Verdict(
                         Severity.FIT,
-                        latest.findings().isEmpty() ? latest.sentence() : Message.of("verdict.nothing-left"),
+                        latest.findings().isEmpty() ? unfaulted(latest) : Message.of("verdict.nothing-left"),
                         List.of(),
                         latest.notJudged())
                 : new Verdict(standing.get(0).severity(), standing.get(0).sentence(), standing, latest.notJudged());
+    }
+
+    /** What was full when it was read is not said to be full after it has worked. */
+    private Message unfaulted(Verdict latest) {
+        Message said = latest.sentence();
+        return said.key().equals("verdict.fit") && !full().isYes()
+                ? new Message("verdict.fit.when-read", said.arguments())
+                : said;
     }
 
     public Optional<StandingFinding> worst() {
