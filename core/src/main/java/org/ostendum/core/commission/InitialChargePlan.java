@@ -3,6 +3,7 @@ package org.ostendum.core.commission;
 import java.time.Duration;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.battery.Duty;
+import org.ostendum.core.charge.TimeToFull;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.rulebook.RuleKey;
@@ -52,5 +53,12 @@ public record InitialChargePlan(
                 rules.duration(RuleKey.INITIAL_STEADY_HOURS),
                 rules.count(RuleKey.INITIAL_STEADY_ROWS),
                 Math.round(capacity * LEAST_RETURN));
+    }
+
+    /** @return from the hours in which the least goes in at its current to those in which the steady rows are read as well */
+    public TimeToFull.Estimate lasts() {
+        Duration least = Duration.ofMinutes(Math.round(leastAmpHours / amps * 60));
+        Duration likely = least.plus(steady);
+        return new TimeToFull.Estimate(likely, least, likely.plus(steady), false);
     }
 }

@@ -19,6 +19,7 @@ import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.state.BatteryState;
+import org.ostendum.core.state.OnCharge;
 import org.ostendum.web.devices.Hearings;
 import org.ostendum.web.draw.ChargeCurve;
 import org.ostendum.web.draw.ChargePlotter;
@@ -116,14 +117,14 @@ class ChargeDesk {
     /** @param lamp whether the charger's lamp says that it is done */
     Optional<ChargeView> view(Battery battery, boolean lamp) {
         BatteryState state = batteryStates.stateOf(battery);
-        @Nullable ChargeRun run = runs.openOf(battery.id()).orElse(null);
+        boolean running = state.isCharging();
+        @Nullable ChargeRun run = running ? runs.openOf(battery.id()).orElse(null) : null;
         PastCharges past = PastCharges.of(
                 ledger.charges(battery.id(), batteryStates.instant().minus(LOOKED_BACK)));
-        @Nullable Instant since = since(run, state, past);
+        @Nullable Instant since = since(state, past);
         if (since == null) {
             return Optional.empty();
         }
-        boolean running = run != null || state.isCharging();
         @Nullable Instant end = running ? null : state.charging().chargeEnded();
         List<ChargeSample> samples = readings.samples(battery.id(), since, end == null ? since.plus(LONGEST) : end);
         Rules rules = batteryStates.rulesFor(battery);
@@ -154,11 +155,9 @@ class ChargeDesk {
     }
 
     /** The charge under way, else the last one that is on record from its beginning to its end. */
-    private static @Nullable Instant since(@Nullable ChargeRun run, BatteryState state, PastCharges past) {
-        var charge = state.onCharge();
-        if (run != null) {
-            return run.begunAt();
-        } else if (charge != null) {
+    private static @Nullable Instant since(BatteryState state, PastCharges past) {
+        OnCharge charge = state.onCharge();
+        if (charge != null) {
             return charge.since();
         }
         List<PastCharges.Span> spans = past.spans();

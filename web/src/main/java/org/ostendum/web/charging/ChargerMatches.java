@@ -31,7 +31,7 @@ import org.springframework.stereotype.Service;
 @Service
 public class ChargerMatches {
     private final Batteries batteries;
-    private final OnCharge onCharge;
+    private final RunningCharges runningCharges;
     private final RoomGas gas;
     private final Rooms rooms;
     private final Hearings hearings;
@@ -39,13 +39,13 @@ public class ChargerMatches {
 
     ChargerMatches(
             Batteries batteries,
-            OnCharge onCharge,
+            RunningCharges runningCharges,
             RoomGas gas,
             Rooms rooms,
             Hearings hearings,
             BatteryStates batteryStates) {
         this.batteries = batteries;
-        this.onCharge = onCharge;
+        this.runningCharges = runningCharges;
         this.gas = gas;
         this.rooms = rooms;
         this.hearings = hearings;
@@ -99,27 +99,25 @@ public class ChargerMatches {
 
     /** @return every charger of the house beside this battery, those that fit first */
     public List<Match> all(Battery battery, ChargeKind wanted) {
-        List<Running> running = onCharge.now();
+        List<Running> running = runningCharges.now();
         Rules rules = batteryStates.rulesFor(battery);
         BatteryModel model = battery.type().model();
         @Nullable Double left = kilowattsLeft(running);
-        double hydrogen = gas.with(running, model, whole(battery)).most();
-        Surroundings now = around(
-                battery,
-                wanted,
-                new Surroundings(
-                        "",
-                        hearings.tag(battery.id()).map(TagStatus::volts).orElse(null),
-                        hydrogen,
-                        left,
-                        wanted,
-                        false));
+        Duration whole = whole(battery);
         return rooms.plans().stream()
-                .flatMap(RoomPlan::chargers)
-                .map(c -> new Match(c, ChargerMatch.of(c.sheet(), model, now, rules)))
+                .flatMap(room -> {
+                    double hydrogen = gas.with(room, running, model, whole).most();
+                    Surroundings now = around(battery, wanted, now(battery, hydrogen, left, wanted));
+                    return room.chargers().map(c -> new Match(c, ChargerMatch.of(c.sheet(), model, now, rules)));
+                })
                 .sorted((a, b) ->
                         Integer.compare(a.misfits().size(), b.misfits().size()))
                 .toList();
+    }
+
+    private Surroundings now(Battery battery, double hydrogen, @Nullable Double left, ChargeKind wanted) {
+        return new Surroundings(
+                "", hearings.tag(battery.id()).map(TagStatus::volts).orElse(null), hydrogen, left, wanted, false);
     }
 
     private static Duration whole(Battery battery) {

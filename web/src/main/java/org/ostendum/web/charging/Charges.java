@@ -6,15 +6,14 @@ import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.equalise.LowCurrent;
 import org.ostendum.core.event.ChargeKind;
+import org.ostendum.core.state.BatteryState;
+import org.ostendum.core.state.OnCharge;
 import org.ostendum.web.devices.CurrentOff;
 import org.ostendum.web.devices.CurrentOn;
 import org.ostendum.web.state.BatteryStates;
 import org.ostendum.web.state.Written;
 import org.ostendum.web.store.Battery;
-import org.ostendum.web.store.ChargeRun;
 import org.ostendum.web.store.ChargeRuns;
-import org.ostendum.web.store.EntryKind;
-import org.ostendum.web.store.NewEntry;
 import org.ostendum.web.store.Rooms;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
@@ -37,21 +36,17 @@ public class Charges {
         this.events = events;
     }
 
-    /** What people write down by hand begins and ends a charge as well, on the charger over the battery's slot. */
+    /** Whatever was written: a charge runs on the charger over the battery's slot while the battery's state says that it charges. */
     @EventListener
     void written(Written written) {
-        for (NewEntry entry : written.entries()) {
-            if (entry.kind() == EntryKind.CHARGE_END || entry.kind() == EntryKind.DISCHARGE) {
-                end(written.battery(), entry.happenedAt());
-            } else if (entry.kind() == EntryKind.CHARGE_START
-                    && runs.openOf(written.battery().id()).isEmpty()) {
-                Battery battery = written.battery();
-                begin(
-                        battery,
-                        rooms.chargerOver(battery.slotId()).orElse(null),
-                        ChargeKind.CONVENTIONAL,
-                        entry.happenedAt());
-            }
+        Battery battery = written.battery();
+        BatteryState state = batteryStates.stateOf(battery);
+        OnCharge running = state.onCharge();
+        if (running == null) {
+            Instant ended = state.charging().turned();
+            end(battery, ended == null ? clock.instant() : ended);
+        } else if (runs.openOf(battery.id()).isEmpty()) {
+            begin(battery, rooms.chargerOver(battery.slotId()).orElse(null), running.kind(), running.since());
         }
     }
 
@@ -81,9 +76,11 @@ public class Charges {
     }
 
     private void end(Battery battery, Instant at) {
-        runs.openOf(battery.id())
-                .map(ChargeRun::chargerId)
-                .ifPresent(charger -> events.publishEvent(new CurrentOff(battery.id(), charger)));
-        runs.end(battery.id(), at);
+        runs.openOf(battery.id()).ifPresent(run -> {
+            if (run.chargerId() != null) {
+                events.publishEvent(new CurrentOff(battery.id(), run.chargerId()));
+            }
+            runs.end(battery.id(), at.isBefore(run.begunAt()) ? clock.instant() : at);
+        });
     }
 }

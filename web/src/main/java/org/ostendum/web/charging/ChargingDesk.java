@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.equalise.EqualiseProposal;
 import org.ostendum.core.gas.GasBudget;
@@ -37,14 +38,15 @@ class ChargingDesk {
 
     private final Batteries batteries;
     private final BatteryStates batteryStates;
-    private final OnCharge onCharge;
+    private final RunningCharges runningCharges;
     private final RoomGas gas;
     private final ZoneId zone;
 
-    ChargingDesk(Batteries batteries, BatteryStates batteryStates, OnCharge onCharge, RoomGas gas, ZoneId zone) {
+    ChargingDesk(
+            Batteries batteries, BatteryStates batteryStates, RunningCharges runningCharges, RoomGas gas, ZoneId zone) {
         this.batteries = batteries;
         this.batteryStates = batteryStates;
-        this.onCharge = onCharge;
+        this.runningCharges = runningCharges;
         this.gas = gas;
         this.zone = zone;
     }
@@ -57,23 +59,30 @@ class ChargingDesk {
         List<Line> lines = lines();
         Map<Long, BatteryState> states = new HashMap<>();
         lines.forEach(line -> states.put(line.battery().id(), line.state()));
-        List<Running> running = onCharge.now(lines.stream().map(Line::battery).toList(), states);
-        RoomGas.Ahead ahead = gas.ahead(running, fanOff);
+        List<Running> running =
+                runningCharges.now(lines.stream().map(Line::battery).toList(), states);
+        RoomGas.@Nullable Ahead ahead = gas.worst(running, fanOff);
         double alarm = percent(RuleKey.HYDROGEN_ALARM);
         return new ChargingView(
                 running,
                 cooling(lines),
                 ready(lines),
                 equalise(lines),
-                ahead.moments().isEmpty() ? null : drawing(ahead.moments(), running, alarm),
-                GasBudget.reaches(ahead.moments(), alarm).orElse(null),
-                100 * ahead.most(),
-                (int) Math.round(ahead.air()),
-                gas.measured(),
+                ahead == null ? null : air(ahead, running, alarm),
                 (int) lines.stream()
                         .filter(ChargingDesk::isReady)
                         .filter(l -> !isFit(l))
                         .count());
+    }
+
+    private ChargingView.RoomAir air(RoomGas.Ahead ahead, List<Running> running, double alarm) {
+        return new ChargingView.RoomAir(
+                ahead.room(),
+                ahead.moments().isEmpty() ? null : drawing(ahead.moments(), running, alarm),
+                GasBudget.reaches(ahead.moments(), alarm).orElse(null),
+                100 * ahead.most(),
+                (int) Math.round(ahead.air()),
+                ahead.measured());
     }
 
     private double percent(RuleKey rule) {

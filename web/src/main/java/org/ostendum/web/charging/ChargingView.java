@@ -21,23 +21,33 @@ import org.ostendum.web.store.RoomPlan;
  * What the charging screen shows.
  *
  * @param ready waiting longest first, by kind of battery
- * @param gas null where nothing charges in a room
- * @param mostHydrogen per cent of the air
- * @param air what the sensor says; null where none is heard
+ * @param air of the room in which most hydrogen is to be expected; null for a house without rooms
  * @param heldBack full and cool, but not fit for work before something is done
- * @param alarmAt when the room's hydrogen is expected to reach the alarm; null for never
  */
 record ChargingView(
         List<Running> running,
         List<CoolingLine> cooling,
         Map<String, List<ReadyLine>> ready,
         List<EqualiseLine> equalise,
-        @Nullable GasDrawing gas,
-        @Nullable Instant alarmAt,
-        double mostHydrogen,
-        int airCubicMetres,
-        @Nullable AirStatus air,
+        @Nullable RoomAir air,
         int heldBack) {
+
+    /**
+     * The air of a room.
+     *
+     * @param gas null where nothing charges in it
+     * @param alarmAt when its hydrogen is expected to reach the alarm; null for never
+     * @param most hydrogen expected, per cent
+     * @param cubicMetres of air an hour with which it was worked out
+     * @param measured what its sensor says; null where none is heard
+     */
+    record RoomAir(
+            String room,
+            @Nullable GasDrawing gas,
+            @Nullable Instant alarmAt,
+            double most,
+            int cubicMetres,
+            @Nullable AirStatus measured) {}
 
     /**
      * A battery on charge.

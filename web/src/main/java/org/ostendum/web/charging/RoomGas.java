@@ -3,6 +3,7 @@ package org.ostendum.web.charging;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
@@ -20,7 +21,7 @@ import org.ostendum.web.store.RoomPlan;
 import org.ostendum.web.store.Rooms;
 import org.springframework.stereotype.Service;
 
-/** The hydrogen of the room over the hours to come: from what the sensor says now, or from nothing where none is heard. */
+/** The hydrogen of each room over the hours to come: from what the sensor says now, or from nothing where none is heard. */
 @Service
 class RoomGas {
     private static final Duration AHEAD = Duration.ofHours(12);
@@ -42,11 +43,13 @@ class RoomGas {
     }
 
     /**
-     * The room's air foreseen.
+     * The air of one room foreseen.
      *
-     * @param air m³/h with which it was reckoned
+     * @param room its name
+     * @param air m³/h with which it was worked out
+     * @param measured what its sensor says now; null where none is heard
      */
-    record Ahead(List<GasBudget.Moment> moments, double air) {
+    record Ahead(String room, List<GasBudget.Moment> moments, double air, @Nullable AirStatus measured) {
         double most() {
             return moments.stream()
                     .mapToDouble(GasBudget.Moment::fraction)
@@ -55,42 +58,50 @@ class RoomGas {
         }
     }
 
-    /** @return what the sensor of the first room says; null where none is heard */
+    /**
+     * @param fanOff whether it is to be foreseen without the fan
+     * @return the room in which most hydrogen is to be expected; null for a house without rooms
+     */
     @Nullable
-    AirStatus measured() {
-        return rooms.names().stream()
-                .flatMap(room -> hearings.air(room.id()).stream())
-                .findFirst()
+    Ahead worst(List<Running> running, boolean fanOff) {
+        return rooms.plans().stream()
+                .map(room -> foreseen(room, sources(room, running), fanOff))
+                .max(Comparator.comparing(Ahead::most))
                 .orElse(null);
     }
 
-    /** @param fanOff whether it is to be foreseen without the fan */
-    Ahead ahead(List<Running> running, boolean fanOff) {
-        return foreseen(running.stream().map(RoomGas::source).toList(), fanOff);
-    }
-
-    /** @return as it would be with one battery more, put on charge now */
-    Ahead with(List<Running> running, BatteryModel model, Duration whole) {
+    /** @return the air of a room as it would be with one battery more, put on charge there now */
+    Ahead with(RoomPlan room, List<Running> running, BatteryModel model, Duration whole) {
         Instant now = batteryStates.instant();
-        List<GasBudget.Source> sources =
-                new ArrayList<>(running.stream().map(RoomGas::source).toList());
+        List<GasBudget.Source> sources = new ArrayList<>(sources(room, running));
         sources.add(source("", model, now, now.plus(whole), whole));
-        AirStatus air = measured();
-        return foreseen(sources, air != null && !air.isFanOn());
+        AirStatus air = hearings.air(room.id()).orElse(null);
+        return foreseen(room, sources, air != null && !air.isFanOn());
     }
 
-    private Ahead foreseen(List<GasBudget.Source> sources, boolean fanOff) {
-        List<RoomPlan> plans = rooms.plans();
-        double air = fanOff ? 0 : airWanted(plans);
-        AirStatus measured = measured();
-        if (plans.isEmpty() || sources.isEmpty()) {
-            return new Ahead(List.of(), air);
+    private Ahead foreseen(RoomPlan room, List<GasBudget.Source> sources, boolean fanOff) {
+        double air = fanOff ? 0 : airWanted(room);
+        AirStatus measured = hearings.air(room.id()).orElse(null);
+        if (sources.isEmpty()) {
+            return new Ahead(room.name(), List.of(), air, measured);
         }
         double already = measured == null ? 0 : measured.fraction();
-        return new Ahead(
-                new GasBudget(new CubicMetres(plans.get(0).cubicMetres()), new CubicMetres(air), ROOM)
-                        .ahead(sources, already, batteryStates.instant(), AHEAD),
-                air);
+        List<GasBudget.Moment> moments = new GasBudget(new CubicMetres(room.cubicMetres()), new CubicMetres(air), ROOM)
+                .ahead(sources, already, batteryStates.instant(), AHEAD);
+        return new Ahead(room.name(), moments, air, measured);
+    }
+
+    /** What charges in a room: by the charger it is on, else by where the battery stands. */
+    private static List<GasBudget.Source> sources(RoomPlan room, List<Running> running) {
+        return running.stream()
+                .filter(r -> {
+                    RoomPlan.Charger charger = r.charger();
+                    return charger == null
+                            ? room.code().equals(r.battery().roomCode())
+                            : room.chargers().anyMatch(c -> c.id() == charger.id());
+                })
+                .map(RoomGas::source)
+                .toList();
     }
 
     private static GasBudget.Source source(Running running) {
@@ -108,10 +119,9 @@ class RoomGas {
         return new GasBudget.Source(battery, model.cells(), ChargeSums.finish(model.capacity()), from, until);
     }
 
-    /** What all chargers of the rooms want when they finish at once. */
-    private static double airWanted(List<RoomPlan> plans) {
-        return plans.stream()
-                .flatMap(RoomPlan::chargers)
+    /** What all chargers of the room want when they finish at once. */
+    private static double airWanted(RoomPlan room) {
+        return room.chargers()
                 .mapToDouble(c -> Gassing.airPerHour(c.cells(), new Amperes(c.amps() * FINISH_OF_PLATE))
                         .cubicMetres())
                 .sum();

@@ -1,11 +1,15 @@
 package org.ostendum.web.devices;
 
 import java.time.Duration;
+import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.charge.PastCharges;
 import org.ostendum.core.charge.TimeToFull;
 import org.ostendum.core.charger.ChargerSheet;
+import org.ostendum.core.commission.InitialChargePlan;
+import org.ostendum.core.event.ChargeKind;
 import org.ostendum.core.quantity.Amperes;
+import org.ostendum.core.rulebook.Rules;
 import org.ostendum.web.state.BatteryStates;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Battery;
@@ -40,12 +44,29 @@ public class RunBook {
         BatteryModel model = battery.type().model();
         PastCharges past =
                 PastCharges.of(ledger.charges(battery.id(), run.begunAt().minus(LEARNED_FROM)));
-        Amperes amperes = amperes(run, model);
+        Rules rules = batteryStates.rulesFor(battery);
         return new RunFacts(
-                battery,
-                batteryStates.rulesFor(battery),
-                past.taken(),
-                new TimeToFull(model.capacity(), amperes, past.finished()).estimate(past.taken()));
+                battery, rules, past.taken(), whole(run.kind(), run.lasts(), model, rules, amperes(run, model), past));
+    }
+
+    /**
+     * How long a charge takes: a first one by its plan, a low current its hours, anything else as long as it takes.
+     *
+     * @param lasts hours of a low current; null for the charger's own course
+     */
+    public static TimeToFull.Estimate whole(
+            ChargeKind kind,
+            @Nullable Duration lasts,
+            BatteryModel model,
+            Rules rules,
+            Amperes amperes,
+            PastCharges past) {
+        if (kind == ChargeKind.INITIAL) {
+            return InitialChargePlan.of(model, rules).lasts();
+        } else if (lasts != null) {
+            return new TimeToFull.Estimate(lasts, lasts, lasts, false);
+        }
+        return new TimeToFull(model.capacity(), amperes, past.finished()).estimate(past.taken());
     }
 
     private Amperes amperes(ChargeRun run, BatteryModel model) {

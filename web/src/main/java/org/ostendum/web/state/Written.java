@@ -4,7 +4,11 @@ import java.util.List;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.NewEntry;
 
-/** Lines were written into a battery's ledger, in the transaction that still runs. */
+/**
+ * Something was written of a battery and its state follows it, in the transaction that still runs.
+ *
+ * @param entries the lines that are new; none where old ones were put right
+ */
 public record Written(Battery battery, List<NewEntry> entries) {
     public Written {
         entries = List.copyOf(entries);

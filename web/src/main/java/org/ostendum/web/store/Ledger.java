@@ -251,9 +251,11 @@ public class Ledger {
     }
 
     public Cycles cycles(long batteryId, ZoneId zone) {
+        var correction = LEDGER_ENTRY.as("correction");
         var row = sql.select(DSL.count(), DSL.min(LEDGER_ENTRY.HAPPENED_AT))
                 .from(LEDGER_ENTRY)
                 .where(LEDGER_ENTRY.BATTERY_ID.eq(batteryId).and(LEDGER_ENTRY.KIND.eq(EntryKind.CHARGE_END.name())))
+                .andNotExists(selectOne().from(correction).where(correction.CORRECTS_ID.eq(LEDGER_ENTRY.ID)))
                 .fetchSingle();
         @Nullable Instant first = row.value2();
         return new Cycles(row.value1(), first == null ? null : LocalDate.ofInstant(first, zone));

@@ -20,6 +20,7 @@ import org.ostendum.web.store.EntryKind;
 import org.ostendum.web.store.NewEntry;
 import org.ostendum.web.store.People;
 import org.ostendum.web.support.AsPerson;
+import org.ostendum.web.support.HouseClock;
 import org.ostendum.web.support.HouseTest;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.mock.web.MockHttpServletResponse;
@@ -56,7 +57,7 @@ class ChargeTest extends HouseTest {
     /** A 24 V pack put on charge so many hours ago. */
     private Battery onCharge(String code, int hoursAgo) {
         Battery battery = batteries.byCode(code).orElseThrow();
-        Instant start = Instant.now().minus(Duration.ofHours(hoursAgo));
+        Instant start = HouseClock.now().minus(Duration.ofHours(hoursAgo));
         batteryRecord.record(
                 battery,
                 List.of(
@@ -68,7 +69,7 @@ class ChargeTest extends HouseTest {
     private void steady(Battery battery) {
         int cells = battery.type().model().cells();
         double amps = 0.04 * battery.type().model().capacity().ampHours();
-        Instant now = Instant.now().minusSeconds(20);
+        Instant now = HouseClock.now().minusSeconds(20);
         for (int minute = 150; minute >= 0; minute -= 5) {
             readings.add(
                     battery.id(),

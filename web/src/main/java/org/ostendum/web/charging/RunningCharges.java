@@ -14,10 +14,10 @@ import org.ostendum.core.charge.PastCharges;
 import org.ostendum.core.charge.TimeToFull;
 import org.ostendum.core.charger.Misfit;
 import org.ostendum.core.device.TagStatus;
-import org.ostendum.core.event.ChargeKind;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.state.BatteryState;
+import org.ostendum.core.state.OnCharge;
 import org.ostendum.web.charging.ChargingView.Running;
 import org.ostendum.web.devices.Hearings;
 import org.ostendum.web.devices.RunBook;
@@ -32,9 +32,9 @@ import org.ostendum.web.store.Rooms;
 import org.ostendum.web.store.Rulebook;
 import org.springframework.stereotype.Service;
 
-/** What charges now: from the ledger and the chargers' runs, with what devices say of it. */
+/** What charges now, by the state of each battery, with what its charger and its devices say of it. */
 @Service
-class OnCharge {
+class RunningCharges {
     private static final Duration LEARNED_FROM = Duration.ofDays(120);
 
     private final Batteries batteries;
@@ -44,7 +44,7 @@ class OnCharge {
     private final ChargeRuns runs;
     private final Hearings hearings;
 
-    OnCharge(
+    RunningCharges(
             Batteries batteries,
             BatteryStates batteryStates,
             Ledger ledger,
@@ -81,7 +81,7 @@ class OnCharge {
         Instant now = batteryStates.instant();
         Rulebook book = batteryStates.rulebook();
         return all.stream()
-                .filter(b -> open.containsKey(b.id()) || isCharging(states, b))
+                .filter(b -> state(states, b).isCharging())
                 .map(b -> {
                     ChargeRun run = open.get(b.id());
                     RoomPlan.@Nullable Charger charger =
@@ -98,10 +98,6 @@ class OnCharge {
                 .toList();
     }
 
-    private static boolean isCharging(Map<Long, BatteryState> states, Battery battery) {
-        return state(states, battery).isCharging();
-    }
-
     private static BatteryState state(Map<Long, BatteryState> states, Battery battery) {
         return Objects.requireNonNull(states.get(battery.id()));
     }
@@ -114,14 +110,21 @@ class OnCharge {
             Rules rules,
             Instant now) {
         BatteryModel model = battery.type().model();
-        Begun begun = begun(run, state);
-        Instant since = begun.at();
+        OnCharge charge = Objects.requireNonNull(state.onCharge());
+        Instant since = charge.since();
         PastCharges past = PastCharges.of(ledger.charges(battery.id(), now.minus(LEARNED_FROM)));
-        TimeToFull.Estimate whole = whole(model, run, charger, past);
+        double usual = RunBook.USUAL_RATE * model.capacity().ampHours();
+        TimeToFull.Estimate whole = RunBook.whole(
+                charge.kind(),
+                run == null ? null : run.lasts(),
+                model,
+                rules,
+                new Amperes(charger == null ? usual : charger.amps()),
+                past);
         return new Running(
                 battery,
                 charger,
-                begun.kind(),
+                charge.kind(),
                 since,
                 whole,
                 whole.after(Duration.between(since, now)),
@@ -129,27 +132,5 @@ class OnCharge {
                 charger == null ? List.<Misfit>of() : ChargerMatches.ofPlates(charger, battery, rules),
                 charger == null ? null : hearings.charger(charger.id()).orElse(null),
                 hearings.tag(battery.id()).map(TagStatus::celsius).orElse(null));
-    }
-
-    private record Begun(Instant at, ChargeKind kind) {}
-
-    private static Begun begun(@Nullable ChargeRun run, BatteryState state) {
-        if (run != null) {
-            return new Begun(run.begunAt(), run.kind());
-        }
-        var charge = Objects.requireNonNull(state.onCharge());
-        return new Begun(charge.since(), charge.kind());
-    }
-
-    /** A low current lasts its hours; anything else as long as it takes. */
-    private static TimeToFull.Estimate whole(
-            BatteryModel model, @Nullable ChargeRun run, RoomPlan.@Nullable Charger charger, PastCharges past) {
-        Duration lasts = run == null ? null : run.lasts();
-        if (lasts != null) {
-            return new TimeToFull.Estimate(lasts, lasts, lasts, false);
-        }
-        double usual = RunBook.USUAL_RATE * model.capacity().ampHours();
-        Amperes amperes = new Amperes(charger == null ? usual : charger.amps());
-        return new TimeToFull(model.capacity(), amperes, past.finished()).estimate(past.taken());
     }
 }
