@@ -71,11 +71,15 @@ class WateringController {
         page.addAttribute("metered", desk.metered().isPresent());
         page.addAttribute("unit", Measures.of(words.person()).unit("ml"));
         page.addAttribute("measures", Measures.of(words.person()));
+        page.addAttribute("due", count(walk, WateringDesk.Stop.Wants.WATER));
         page.addAttribute(
-                "due", walk.stream().filter(s -> s.isDue() && s.full()).count());
-        page.addAttribute(
-                "blocked", walk.stream().filter(s -> s.isDue() && !s.full()).count());
+                "blocked",
+                walk.stream().filter(WateringDesk.Stop::isDue).count() - count(walk, WateringDesk.Stop.Wants.WATER));
         return "watering/watering";
+    }
+
+    private static long count(List<WateringDesk.Stop> walk, WateringDesk.Stop.Wants wants) {
+        return walk.stream().filter(stop -> stop.wants() == wants).count();
     }
 
     /** What the carts' meters show, in the unit of the reader; the page takes the difference. */

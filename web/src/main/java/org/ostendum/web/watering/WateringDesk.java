@@ -11,9 +11,12 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.device.CartStatus;
-import org.ostendum.core.judge.Cells;
+import org.ostendum.core.judge.NextStep;
+import org.ostendum.core.next.NextThing;
+import org.ostendum.core.next.NextThings;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.state.BatteryState;
 import org.ostendum.core.state.CellWater;
@@ -67,7 +70,6 @@ class WateringDesk {
      * @param basis what tells that day; null where nothing is on record
      * @param expected ml it will take now; null where it has no record
      * @param cells ml by cell, where levels are known
-     * @param over cells that stand over their mark
      */
     record Stop(
             Battery battery,
@@ -77,22 +79,34 @@ class WateringDesk {
             WaterDue.@Nullable Basis basis,
             @Nullable Integer expected,
             Map<Integer, Integer> cells,
-            Cells over,
             Wants wants,
             long daysLeft) {
-        /** What its levels ask for. */
+        /** What is to be done with it on this walk. */
         enum Wants {
+            /** Only just, for its plates show; then it is charged. */
             COVER,
+            DRAW_OFF,
             WATER,
+            /** It wants water, but readings come first, which water would thin. */
+            READ_FIRST,
+            /** It wants water, but is not full. */
+            CHARGE_FIRST,
+            /** Not yet. */
             NOTHING;
 
-            static Wants of(boolean low) {
-                return low ? WATER : NOTHING;
+            static Wants of(BatteryState state, Set<NextStep> next) {
+                WaterDue due = state.waterDue();
+                if (next.contains(NextStep.WATER)) {
+                    return WATER;
+                } else if (!state.barePlates().isEmpty()) {
+                    return COVER;
+                } else if (!state.overMark().isEmpty()) {
+                    return DRAW_OFF;
+                } else if (due == null || !due.isDue(state.asOf())) {
+                    return NOTHING;
+                }
+                return state.full().isYes() && !state.isCharging() ? READ_FIRST : CHARGE_FIRST;
             }
-        }
-
-        public boolean isBare() {
-            return wants == Wants.COVER;
         }
 
         /** @return ml where every cell wants the same; null where they do not */
@@ -103,13 +117,13 @@ class WateringDesk {
                     : null;
         }
 
-        /** What stands over its mark gets none, however long ago it was watered. */
+        /** Whether its time has come, though something else may have to be done first. */
         public boolean isDue() {
-            return daysLeft <= 0 && over.isEmpty();
+            return wants != Wants.NOTHING && wants != Wants.DRAW_OFF;
         }
     }
 
-    /** @return batteries with caps that have had their first charge, those due first; what is due and full can be watered now */
+    /** @return batteries with caps that have had their first charge, those due first */
     List<Stop> walk() {
         List<Battery> all = batteries.all().stream()
                 .filter(battery -> battery.type().model().kind().hasCaps())
@@ -151,9 +165,14 @@ class WateringDesk {
                 due == null ? null : due.basis(),
                 expected,
                 CellWater.toMark(state),
-                new Cells(state.overMark()),
-                state.barePlates().isEmpty() ? Stop.Wants.of(!state.lowCells().isEmpty()) : Stop.Wants.COVER,
+                Stop.Wants.of(state, steps(battery, state)),
                 ChronoUnit.DAYS.between(LocalDate.ofInstant(now, zone), next));
+    }
+
+    private static Set<NextStep> steps(Battery battery, BatteryState state) {
+        return NextThings.of(battery.code(), state).stream()
+                .map(NextThing::step)
+                .collect(Collectors.toSet());
     }
 
     /** What was poured over a time, and what it cost. */
