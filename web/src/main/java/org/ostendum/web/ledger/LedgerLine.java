@@ -4,7 +4,9 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.measure.Colour;
 import org.ostendum.core.measure.Coverage;
+import org.ostendum.core.measure.Level;
 import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.SpecificGravity;
@@ -91,6 +93,10 @@ public record LedgerLine(
                         words.name(Coverage.valueOf(payload.path("coverage").asString())),
                         words.name(RoundState.valueOf(payload.path("state").asString())));
             case CORRECTION -> correction(payload, words);
+            case NOTE ->
+                payload.has("discarded")
+                        ? words.text("line.discarded", payload.path("discarded").asInt())
+                        : "";
             case MOVED -> moved(payload, words);
             case WATER, DREW_OFF ->
                 entry.quantity() == null ? "" : words.volume(entry.quantity().doubleValue());
@@ -115,7 +121,6 @@ public record LedgerLine(
             case ADDED,
                     CHARGE_START,
                     WASH,
-                    NOTE,
                     JOB,
                     CHARGER_CHECKED,
                     DEFECT,
@@ -145,9 +150,35 @@ public record LedgerLine(
                 "line.correction",
                 words.text(
                         "line.correction.cell", payload.path("is").path("cell").asInt()),
-                gravity(payload.path("is"), words),
-                gravity(payload.path("was"), words),
+                cell(payload.path("is"), payload.path("was"), words),
+                cell(payload.path("was"), payload.path("is"), words),
                 reason);
+    }
+
+    /** What was read of a cell, of that which another reading of it has otherwise. */
+    private static String cell(JsonNode reading, JsonNode other, Words words) {
+        List<String> parts = new ArrayList<>();
+        if (!reading.path("sg").equals(other.path("sg"))
+                || !reading.path("tooLow").equals(other.path("tooLow"))) {
+            parts.add(gravity(reading, words));
+        }
+        if (!reading.path("celsiusTenths").equals(other.path("celsiusTenths"))) {
+            JsonNode tenths = reading.path("celsiusTenths");
+            parts.add(tenths.isMissingNode() ? "–" : words.temperature(new Celsius(tenths.asInt())));
+        }
+        for (String seen : List.of("level", "colour")) {
+            if (!reading.path(seen).equals(other.path(seen))) {
+                parts.add(seen(seen, reading.path(seen).asString(""), words));
+            }
+        }
+        return String.join(", ", parts);
+    }
+
+    private static String seen(String what, String name, Words words) {
+        if (name.isEmpty()) {
+            return "–";
+        }
+        return words.name(what.equals("level") ? Level.valueOf(name) : Colour.valueOf(name));
     }
 
     private static String state(JsonNode round, Words words) {

@@ -67,6 +67,7 @@ class LineController {
         page.addAttribute("line", LedgerLine.of(line, words));
         page.addAttribute("may", mayCorrect(line, person));
         page.addAttribute("replaceable", EntryKind.BY_HAND.contains(line.kind()));
+        page.addAttribute("isRound", line.kind() == EntryKind.ROUND);
         page.addAttribute("form", form);
         page.addAttribute("faults", faults);
         page.addAttribute("endings", LogForm.ENDINGS);

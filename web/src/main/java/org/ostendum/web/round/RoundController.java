@@ -172,6 +172,24 @@ class RoundController {
         return "redirect:/batteries/" + battery.code() + "/round";
     }
 
+    @PostMapping("/rounds/{id}/discard")
+    String discard(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String reason,
+            Person person,
+            Words words,
+            RedirectAttributes flash) {
+        OpenRound open = rounds.byId(id).orElseThrow(() -> new NotFound("round " + id));
+        Battery battery = byId(open.batteryId());
+        if (!open.values().isEmpty() && (reason.strip().length() < 3 || reason.length() > 400)) {
+            flash.addFlashAttribute("fault", words.text("round.discard.reason"));
+            return "redirect:/batteries/" + battery.code() + "/round";
+        }
+        taking.discard(battery, id, reason.strip(), person);
+        flash.addFlashAttribute("told", words.text("round.discarded"));
+        return "redirect:/batteries/" + battery.code();
+    }
+
     private ModelAndView fragment(Battery battery, OpenRound open, Person person, Words words) {
         ModelAndView fragment = new ModelAndView("round/board :: parts");
         fragment.addObject("board", desk.board(battery, open, person, words));

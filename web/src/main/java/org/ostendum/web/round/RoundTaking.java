@@ -1,5 +1,6 @@
 package org.ostendum.web.round;
 
+import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -7,27 +8,34 @@ import org.ostendum.core.measure.Coverage;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.measure.RoundSheet;
 import org.ostendum.core.measure.SheetField;
+import org.ostendum.web.state.BatteryRecord;
 import org.ostendum.web.state.BatteryStates;
 import org.ostendum.web.state.RoundRecord;
 import org.ostendum.web.store.Battery;
+import org.ostendum.web.store.EntryKind;
 import org.ostendum.web.store.KeptValue;
+import org.ostendum.web.store.NewEntry;
 import org.ostendum.web.store.OpenRound;
 import org.ostendum.web.store.OpenRounds;
+import org.ostendum.web.store.Payload;
 import org.ostendum.web.store.Person;
 import org.ostendum.web.words.Words;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Taking a round: each value is kept the moment it comes, and nobody overwrites another's unknowingly. */
 @Service
 class RoundTaking {
     private final OpenRounds rounds;
     private final RoundRecord record;
+    private final BatteryRecord batteryRecord;
     private final BatteryStates batteryStates;
 
-    RoundTaking(OpenRounds rounds, RoundRecord record, BatteryStates batteryStates) {
+    RoundTaking(OpenRounds rounds, RoundRecord record, BatteryRecord batteryRecord, BatteryStates batteryStates) {
         this.rounds = rounds;
         this.record = record;
+        this.batteryRecord = batteryRecord;
         this.batteryStates = batteryStates;
     }
 
@@ -85,6 +93,37 @@ class RoundTaking {
         }
         Round round = sheet.round(batteryStates.instant(), open.state());
         record.close(battery, roundId, round, coverage(open, sheet, cells), person.id());
+        return true;
+    }
+
+    /**
+     * Ends the round without a word on the cells. What was typed stays in the database, and the ledger says that it was let go.
+     *
+     * @return false when it is no longer open
+     */
+    @Transactional
+    public boolean discard(Battery battery, long roundId, String reason, Person person) {
+        if (!rounds.lock(roundId)) {
+            return false;
+        }
+        int values = rounds.byId(roundId)
+                .orElseThrow()
+                .sheet(battery.type().model().cells())
+                .cellsRead();
+        rounds.discard(roundId);
+        if (values > 0) {
+            ObjectNode payload = Payload.object().put("discarded", values).put("remark", reason);
+            batteryRecord.record(
+                    battery,
+                    List.of(new NewEntry(
+                            EntryKind.NOTE,
+                            batteryStates.instant(),
+                            person.id(),
+                            null,
+                            null,
+                            null,
+                            payload.toString())));
+        }
         return true;
     }
 

@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.web.page.Faults;
 import org.ostendum.web.page.NotFound;
+import org.ostendum.web.page.Option;
 import org.ostendum.web.page.TypedForm;
 import org.ostendum.web.state.BatteryRecord;
 import org.ostendum.web.store.Batteries;

@@ -16,6 +16,7 @@ import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.quantity.Volts;
 import org.ostendum.web.page.Faults;
 import org.ostendum.web.page.NotFound;
+import org.ostendum.web.page.Option;
 import org.ostendum.web.page.TypedForm;
 import org.ostendum.web.store.RoomPlan;
 import org.ostendum.web.store.Rooms;

@@ -8,6 +8,7 @@ import org.ostendum.core.device.Address;
 import org.ostendum.web.devices.Hearings;
 import org.ostendum.web.devices.StandInHands;
 import org.ostendum.web.page.Faults;
+import org.ostendum.web.page.Option;
 import org.ostendum.web.page.TypedForm;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Device;

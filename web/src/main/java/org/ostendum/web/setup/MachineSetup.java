@@ -9,6 +9,7 @@ import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.web.page.Faults;
 import org.ostendum.web.page.NotFound;
+import org.ostendum.web.page.Option;
 import org.ostendum.web.page.TypedForm;
 import org.ostendum.web.store.Machine;
 import org.ostendum.web.store.MachineKind;

@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.web.page.Faults;
 import org.ostendum.web.page.NotFound;
+import org.ostendum.web.page.Option;
 import org.ostendum.web.page.TypedForm;
 import org.ostendum.web.store.People;
 import org.ostendum.web.store.Person;

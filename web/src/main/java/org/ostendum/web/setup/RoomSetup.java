@@ -8,6 +8,7 @@ import org.ostendum.core.charger.ChargerSheet;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.web.page.Faults;
 import org.ostendum.web.page.NotFound;
+import org.ostendum.web.page.Option;
 import org.ostendum.web.page.TypedForm;
 import org.ostendum.web.store.RoomPlan;
 import org.ostendum.web.store.RoomPlan.Stand;

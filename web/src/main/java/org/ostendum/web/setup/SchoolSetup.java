@@ -3,6 +3,7 @@ package org.ostendum.web.setup;
 import java.util.Map;
 import org.ostendum.core.event.ChargeKind;
 import org.ostendum.web.charging.Schools;
+import org.ostendum.web.page.Option;
 import org.ostendum.web.page.TypedForm;
 import org.ostendum.web.store.ChargeSchools;
 import org.ostendum.web.store.MachineKind;

@@ -1,10 +1,12 @@
 package org.ostendum.web.state;
 
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.quantity.Celsius;
+import org.ostendum.core.quantity.Volts;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.ClosedRound;
 import org.ostendum.web.store.EntryKind;
@@ -13,6 +15,7 @@ import org.ostendum.web.store.LedgerEntry;
 import org.ostendum.web.store.NewEntry;
 import org.ostendum.web.store.Payload;
 import org.ostendum.web.store.Rounds;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.node.ObjectNode;
@@ -27,12 +30,19 @@ public class Corrections {
     private final Rounds rounds;
     private final BatteryStates batteryStates;
     private final RoundRecord roundRecord;
+    private final ApplicationEventPublisher events;
 
-    Corrections(Ledger ledger, Rounds rounds, BatteryStates batteryStates, RoundRecord roundRecord) {
+    Corrections(
+            Ledger ledger,
+            Rounds rounds,
+            BatteryStates batteryStates,
+            RoundRecord roundRecord,
+            ApplicationEventPublisher events) {
         this.ledger = ledger;
         this.rounds = rounds;
         this.batteryStates = batteryStates;
         this.roundRecord = roundRecord;
+        this.events = events;
     }
 
     /** One cell of a round. */
@@ -47,6 +57,41 @@ public class Corrections {
         append(battery, is.cell(), round.ledgerEntryId(), payload, personId);
         rounds.revise(battery.id(), round.id(), is);
         follow(battery);
+    }
+
+    /**
+     * Voltages read on charge, put beside the gravities of a round: the judge asks for them to tell why a cell is low.
+     *
+     * @param byCell of cells that the round has read
+     */
+    @Transactional
+    public void addChargeVolts(Battery battery, ClosedRound round, Map<Integer, Volts> byCell, long personId) {
+        ledger.lock(battery.id());
+        ObjectNode payload = Payload.object().put("load", "ON_CHARGE").put("read", byCell.size());
+        ObjectNode millivolts = payload.putObject("millivolts");
+        byCell.forEach((cell, volts) -> millivolts.put(String.valueOf(cell), volts.millivolts()));
+        ledger.append(
+                battery.id(),
+                List.of(new NewEntry(
+                        EntryKind.VOLTAGE, batteryStates.instant(), personId, null, null, null, payload.toString())));
+        byCell.forEach((cell, volts) -> round.past()
+                .round()
+                .reading(cell)
+                .ifPresent(was -> rounds.revise(battery.id(), round.id(), withVolts(was, volts))));
+        follow(battery);
+    }
+
+    private static CellReading withVolts(CellReading was, Volts volts) {
+        return new CellReading(
+                was.cell(),
+                was.gravity(),
+                was.tooLow(),
+                was.confirmed(),
+                was.temperature(),
+                volts,
+                true,
+                was.level(),
+                was.colour());
     }
 
     /** What is true of all cells of a round: its state and its temperature. */
@@ -114,5 +159,6 @@ public class Corrections {
 
     private void follow(Battery battery) {
         roundRecord.refold(battery, batteryStates.rulebook());
+        events.publishEvent(new Written(battery, List.of()));
     }
 }

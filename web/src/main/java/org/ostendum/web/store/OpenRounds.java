@@ -134,6 +134,14 @@ public class OpenRounds {
                 .execute();
     }
 
+    /** It is neither open nor on record any more; what was typed into it stays. */
+    public void discard(long roundId) {
+        sql.update(ROUND)
+                .setNull(ROUND.OPEN_BATTERY_ID)
+                .where(ROUND.ID.eq(roundId))
+                .execute();
+    }
+
     /** Locks the round against a second writer until the transaction ends. */
     public boolean lock(long roundId) {
         return sql.select(ROUND.ID)

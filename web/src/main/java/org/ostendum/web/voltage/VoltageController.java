@@ -1,6 +1,7 @@
 package org.ostendum.web.voltage;
 
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
@@ -11,6 +12,7 @@ import org.ostendum.web.page.NotFound;
 import org.ostendum.web.page.TypedForm;
 import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Battery;
+import org.ostendum.web.store.ClosedRound;
 import org.ostendum.web.store.Person;
 import org.ostendum.web.words.Words;
 import org.springframework.http.HttpStatus;
@@ -27,6 +29,8 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class VoltageController {
     /** Volts a cell can show, turned round or on charge. */
     private static final double MOST_PER_CELL = 3;
+    /** Not a state of its own: it is judged beside the gravities of a round. */
+    private static final String ON_CHARGE = "ON_CHARGE";
 
     private final Batteries batteries;
     private final VoltageDesk desk;
@@ -50,6 +54,7 @@ class VoltageController {
         page.addAttribute("load", load);
         page.addAttribute("on", VoltageDrawing.of(battery.type(), rest, load));
         page.addAttribute("loads", Load.values());
+        page.addAttribute("beside", desk.roundBeside(battery).orElse(null));
         page.addAttribute("form", form);
         page.addAttribute("faults", form.faults());
         return "voltage/volts";
@@ -65,13 +70,28 @@ class VoltageController {
             RedirectAttributes flash) {
         Battery battery = battery(code);
         TypedForm form = new TypedForm(typed, words);
-        Load load = form.choice("load", Load.class).orElse(Load.REST);
+        boolean onCharge = form.get("load").equals(ON_CHARGE);
+        Load load = onCharge ? Load.REST : form.choice("load", Load.class).orElse(Load.REST);
         Map<Integer, Volts> byPlace = read(form, battery.type().model());
         if (byPlace.isEmpty() && form.isSound()) {
             form.fault("v1", "volts.fault.none");
         }
+        Optional<ClosedRound> beside = onCharge ? desk.roundBeside(battery) : Optional.empty();
+        if (onCharge && beside.isEmpty()) {
+            form.fault("v1", "volts.fault.no-round");
+        }
         if (!form.isSound()) {
             return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(battery, form, page), page);
+        }
+        if (beside.isPresent()) {
+            desk.keepOnCharge(battery, beside.get(), byPlace, person);
+            flash.addFlashAttribute(
+                    "told",
+                    words.text(
+                            "volts.kept.on-charge",
+                            byPlace.size(),
+                            words.moment(beside.get().past().round().takenAt())));
+            return "redirect:/batteries/" + battery.code();
         }
         desk.keep(battery, load, byPlace, person, words);
         flash.addFlashAttribute("told", words.text("volts.kept", byPlace.size()));

@@ -1,5 +1,6 @@
 package org.ostendum.web.voltage;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
@@ -17,6 +18,7 @@ import org.ostendum.core.voltage.VoltageRound;
 import org.ostendum.core.voltage.VoltageRound.Load;
 import org.ostendum.web.state.BatteryRecord;
 import org.ostendum.web.state.BatteryStates;
+import org.ostendum.web.state.Corrections;
 import org.ostendum.web.store.Battery;
 import org.ostendum.web.store.ClosedRound;
 import org.ostendum.web.store.EntryKind;
@@ -32,16 +34,26 @@ import org.springframework.transaction.annotation.Transactional;
 /** Judges voltages and keeps them with what was held of them. */
 @Service
 class VoltageDesk {
+    /** Gravities and voltages on charge further apart do not tell of the same state. */
+    private static final Duration BESIDE = Duration.ofDays(30);
+
     private final Voltages voltages;
     private final Rounds rounds;
     private final BatteryStates batteryStates;
     private final BatteryRecord batteryRecord;
+    private final Corrections corrections;
 
-    VoltageDesk(Voltages voltages, Rounds rounds, BatteryStates batteryStates, BatteryRecord batteryRecord) {
+    VoltageDesk(
+            Voltages voltages,
+            Rounds rounds,
+            BatteryStates batteryStates,
+            BatteryRecord batteryRecord,
+            Corrections corrections) {
         this.voltages = voltages;
         this.rounds = rounds;
         this.batteryStates = batteryStates;
         this.batteryRecord = batteryRecord;
+        this.corrections = corrections;
     }
 
     /**
@@ -92,6 +104,22 @@ class VoltageDesk {
         boolean changed = turned != null && turned.isAfter(round.takenAt());
         Gravities gravities = Gravities.of(round, state.rules().temperatureCorrection());
         return changed || gravities.isEmpty() ? null : gravities.median();
+    }
+
+    /** The newest round beside which voltages on charge can be judged; empty where cells cannot be reached or none was read of late. */
+    Optional<ClosedRound> roundBeside(Battery battery) {
+        return battery.type().model().layout().cellsPerCase() > 1
+                ? Optional.empty()
+                : rounds.history(battery.id(), 1).stream()
+                        .filter(round -> round.past()
+                                .round()
+                                .takenAt()
+                                .isAfter(batteryStates.instant().minus(BESIDE)))
+                        .findFirst();
+    }
+
+    void keepOnCharge(Battery battery, ClosedRound round, Map<Integer, Volts> byCell, Person person) {
+        corrections.addChargeVolts(battery, round, byCell, person.id());
     }
 
     @Transactional

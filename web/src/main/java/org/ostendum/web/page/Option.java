@@ -1,4 +1,4 @@
-package org.ostendum.web.setup;
+package org.ostendum.web.page;
 
 import java.util.Arrays;
 import java.util.List;
@@ -7,7 +7,7 @@ import org.ostendum.web.words.Words;
 /** One choice of a list. */
 public record Option(String value, String label) {
 
-    static <E extends Enum<E>> List<Option> of(Class<E> kind, Words words) {
+    public static <E extends Enum<E>> List<Option> of(Class<E> kind, Words words) {
         return Arrays.stream(kind.getEnumConstants())
                 .map(value -> new Option(value.name(), words.name(value)))
                 .toList();
