@@ -9,10 +9,10 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Duration;
+import org.ostendum.web.page.Problem;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
@@ -43,15 +43,18 @@ class ApiLimits extends OncePerRequestFilter {
         long most = request.getRequestURI().endsWith(".csv") ? MOST_CSV_BYTES : MOST_JSON_BYTES;
         boolean hasBody = request.getMethod().equals("POST");
         if (hasBody && request.getHeader("Transfer-Encoding") != null) {
-            refuse(response, HttpStatus.LENGTH_REQUIRED, "Send the body with its Content-Length.");
+            Problem.answer(
+                    response, HttpStatus.LENGTH_REQUIRED, "Content-Length", "Send the body with its Content-Length.");
         } else if (hasBody && request.getContentLengthLong() > most) {
-            refuse(
+            Problem.answer(
                     response,
                     HttpStatus.CONTENT_TOO_LARGE,
+                    "",
                     "The body has " + request.getContentLengthLong() + " bytes, allowed are " + most + ".");
         } else if (!bucket(request).tryConsume(1)) {
             response.setHeader("Retry-After", "10");
-            refuse(response, HttpStatus.TOO_MANY_REQUESTS, "Allowed are " + CALLS_A_MINUTE + " calls a minute.");
+            Problem.answer(
+                    response, HttpStatus.TOO_MANY_REQUESTS, "", "Allowed are " + CALLS_A_MINUTE + " calls a minute.");
         } else {
             chain.doFilter(request, response);
         }
@@ -62,11 +65,5 @@ class ApiLimits extends OncePerRequestFilter {
         return callers.get(caller == null ? request.getRemoteAddr() : caller, c -> Bucket.builder()
                 .addLimit(limit -> limit.capacity(CALLS_A_MINUTE).refillGreedy(CALLS_A_MINUTE, Duration.ofMinutes(1)))
                 .build());
-    }
-
-    private static void refuse(HttpServletResponse response, HttpStatus status, String detail) throws IOException {
-        response.setStatus(status.value());
-        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-        response.getWriter().write("{\"status\":" + status.value() + ",\"field\":\"\",\"detail\":\"" + detail + "\"}");
     }
 }

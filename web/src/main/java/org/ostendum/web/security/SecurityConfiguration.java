@@ -1,6 +1,10 @@
 package org.ostendum.web.security;
 
 import jakarta.servlet.DispatcherType;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import org.ostendum.web.page.Problem;
 import org.ostendum.web.security.Access.Route;
 import org.ostendum.web.store.Role;
 import org.ostendum.web.store.Tokens;
@@ -11,10 +15,10 @@ import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.authentication.LockedException;
-import org.springframework.security.config.Customizer;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.AuthorizeHttpRequestsConfigurer;
 import org.springframework.security.config.http.SessionCreationPolicy;
+import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.AuthenticationEntryPoint;
@@ -62,10 +66,24 @@ class SecurityConfiguration {
                 .authenticationProvider(signIn)
                 .authorizeHttpRequests(SecurityConfiguration::byRoute)
                 .addFilterBefore(new TokenSignIn(tokens, hash), BasicAuthenticationFilter.class)
-                .httpBasic(Customizer.withDefaults())
+                .httpBasic(basic -> basic.authenticationEntryPoint(SecurityConfiguration::askForName))
+                .exceptionHandling(failures -> failures.authenticationEntryPoint(SecurityConfiguration::askForName)
+                        .accessDeniedHandler((request, response, denied) -> Problem.answer(
+                                response, HttpStatus.FORBIDDEN, "", "Your role does not do this; ask a lead.")))
                 .csrf(csrf -> csrf.disable())
                 .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
                 .build();
+    }
+
+    private static void askForName(
+            HttpServletRequest request, HttpServletResponse response, AuthenticationException failure)
+            throws IOException {
+        response.setHeader(HttpHeaders.WWW_AUTHENTICATE, "Basic realm=\"Ostendum\"");
+        Problem.answer(
+                response,
+                HttpStatus.UNAUTHORIZED,
+                "Authorization",
+                "Send a token made under your name, or name and password.");
     }
 
     private static void byRoute(

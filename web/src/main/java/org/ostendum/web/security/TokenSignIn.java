@@ -8,10 +8,10 @@ import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.ostendum.web.page.Problem;
 import org.ostendum.web.store.Tokens;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.authority.AuthorityUtils;
 import org.springframework.security.core.context.SecurityContextHolder;
@@ -45,9 +45,17 @@ final class TokenSignIn extends OncePerRequestFilter {
         Optional<Tokens.Bearer> bearer =
                 tokens.bearer(hash.of(header.substring(BEARER.length()).strip()));
         if (bearer.isEmpty()) {
-            refuse(response, HttpStatus.UNAUTHORIZED, "This token is not in force. Make a new one under your name.");
+            Problem.answer(
+                    response,
+                    HttpStatus.UNAUTHORIZED,
+                    "Authorization",
+                    "This token is not in force. Make a new one under your name.");
         } else if (!bearer.get().writes() && !onlyReads(request)) {
-            refuse(response, HttpStatus.FORBIDDEN, "This token only reads. Make one that writes under your name.");
+            Problem.answer(
+                    response,
+                    HttpStatus.FORBIDDEN,
+                    "Authorization",
+                    "This token only reads. Make one that writes under your name.");
         } else {
             signIn(bearer.get());
             chain.doFilter(request, response);
@@ -65,12 +73,5 @@ final class TokenSignIn extends OncePerRequestFilter {
                 bearer.login(),
                 null,
                 AuthorityUtils.createAuthorityList("ROLE_" + bearer.role().name()))));
-    }
-
-    private static void refuse(HttpServletResponse response, HttpStatus status, String detail) throws IOException {
-        response.setStatus(status.value());
-        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-        response.getWriter()
-                .write("{\"status\":" + status.value() + ",\"field\":\"Authorization\",\"detail\":\"" + detail + "\"}");
     }
 }

@@ -6,7 +6,6 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
 import java.time.Duration;
-import java.time.Instant;
 import java.util.UUID;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
@@ -22,6 +21,7 @@ import org.ostendum.web.store.Batteries;
 import org.ostendum.web.store.Ledger;
 import org.ostendum.web.store.Payload;
 import org.ostendum.web.support.AsPerson;
+import org.ostendum.web.support.HouseClock;
 import org.ostendum.web.support.HouseTest;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.mock.web.MockHttpServletResponse;
@@ -60,7 +60,7 @@ class BatteryApiTest extends HouseTest {
     }
 
     private static String at(int minutesAgo) {
-        return "\"at\": \"" + Instant.now().minus(Duration.ofMinutes(minutesAgo)) + "\"";
+        return "\"at\": \"" + HouseClock.now().minus(Duration.ofMinutes(minutesAgo)) + "\"";
     }
 
     private static String gate(JsonNode state, String job, String gate) {
