@@ -1,8 +1,8 @@
-// The clock of a waiting step. The time it ends at comes from the server; here it is only counted down.
+// The clock of a waiting step. How much is left comes from the server, whose clock counts; here it is only counted down.
 (() => {
   const clock = document.querySelector(".clock");
   if (!clock) return;
-  const ends = Date.parse(clock.dataset.ends);
+  const ends = Date.now() + Number(clock.dataset.left);
   const two = (n) => String(n).padStart(2, "0");
 
   function tick() {

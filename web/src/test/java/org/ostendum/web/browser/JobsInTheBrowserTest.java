@@ -32,6 +32,7 @@ import org.ostendum.web.store.Rooms;
 import org.ostendum.web.store.Stations;
 import org.ostendum.web.support.Application;
 import org.ostendum.web.support.Browser;
+import org.ostendum.web.support.HouseClock;
 import org.ostendum.web.support.HouseTest;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.beans.factory.annotation.Value;
@@ -164,7 +165,9 @@ class JobsInTheBrowserTest extends HouseTest {
         browser.find("#prevention").sendKeys("clamps on all hoses");
         browser.js(
                 "document.getElementById('kit').value = arguments[0]",
-                LocalDate.now().minusDays(1).toString());
+                LocalDate.ofInstant(HouseClock.now(), ZoneOffset.UTC)
+                        .minusDays(1)
+                        .toString());
         press("Keep the report");
         browser.awaitText(".told", "A lead reviews it next");
         String report = browser.driver().getCurrentUrl();
@@ -272,7 +275,7 @@ class JobsInTheBrowserTest extends HouseTest {
 
     private long fifteenHoursIntoTheFirstChargeOf(String code) {
         long priya = people.byLogin("priya").orElseThrow().id();
-        Instant start = Instant.now().minus(Duration.ofHours(17));
+        Instant start = HouseClock.now().minus(Duration.ofHours(17));
         var file = procedures.file("commission-dry").orElseThrow();
         long battery = batteries.byCode(code).orElseThrow().id();
         long room = rooms.names().get(0).id();

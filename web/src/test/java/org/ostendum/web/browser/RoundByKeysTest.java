@@ -12,6 +12,7 @@ import org.ostendum.web.store.OpenRound;
 import org.ostendum.web.store.OpenRounds;
 import org.ostendum.web.support.Browser;
 import org.ostendum.web.support.HouseTest;
+import org.ostendum.web.support.OwnBatteries;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
@@ -24,6 +25,9 @@ class RoundByKeysTest extends HouseTest {
 
     @Autowired
     private OpenRounds rounds;
+
+    @Autowired
+    private OwnBatteries own;
 
     private Browser browser;
 
@@ -51,12 +55,13 @@ class RoundByKeysTest extends HouseTest {
     /** The whole path: sign in, find, read by keys alone, lose the network, resume, close, see the verdict, correct. */
     @Test
     void aRoundFromSignInToCorrection() {
+        own.full("T-77", "T-21");
         browser.signIn("tom");
         browser.keys("/");
-        browser.keys("t21");
-        browser.awaitText("#found", "T-21");
+        browser.keys("t77");
+        browser.awaitText("#found", "T-77");
         browser.keys(Keys.ENTER);
-        browser.awaitText("h1", "T-21");
+        browser.awaitText("h1", "T-77");
 
         browser.find("a.action").click();
         browser.await("input[value=AFTER_EQUALISE]").click();
@@ -69,14 +74,14 @@ class RoundByKeysTest extends HouseTest {
         browser.offline(true);
         browser.keys("285", "283");
         browser.awaitText("#said", "Not sent yet: 2");
-        assertThat(read("T-21")).isEqualTo(3);
+        assertThat(read("T-77")).isEqualTo(3);
         browser.offline(false);
         browser.awaitText("#slate", "5 of 12");
-        assertThat(read("T-21")).isEqualTo(5);
+        assertThat(read("T-77")).isEqualTo(5);
 
         // Closing the tab and coming back goes on at the next cell.
         browser.go("/");
-        browser.go("/batteries/T-21/round");
+        browser.go("/batteries/T-77/round");
         browser.await("#round");
         assertThat(browser.find("[data-cell='6'] rect").getDomAttribute("class"))
                 .contains("current");
@@ -100,9 +105,9 @@ class RoundByKeysTest extends HouseTest {
         assertThat(browser.text(".slate .verdict")).contains("Even and full");
         assertThat(browser.text(".sheet")).contains("1.282 instead of 1.221", "read the neighbour twice");
 
-        browser.go("/rooms/main");
+        browser.go("/rooms/" + OwnBatteries.ROOM);
         assertThat(browser.driver()
-                        .findElement(By.cssSelector("a[href='/batteries/T-21']"))
+                        .findElement(By.cssSelector("a[href='/batteries/T-77']"))
                         .getDomAttribute("aria-label"))
                 .contains("fit");
     }

@@ -2,12 +2,14 @@ package org.ostendum.web.support;
 
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.context.annotation.Import;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
 
 /** The whole application with the demo in it, on a real database; one for all tests of the run. */
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT, properties = "ostendum.demo=true")
 @AutoConfigureMockMvc
+@Import({HouseClock.class, OwnBatteries.class})
 public abstract class HouseTest {
     private static final MariaDbServer DATABASE = new MariaDbServer(false);
 
