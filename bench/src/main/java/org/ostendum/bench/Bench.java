@@ -63,6 +63,7 @@ public final class Bench {
         if (all || asked.contains("verdict")) {
             new Runner(new OptionsBuilder()
                             .include(JudgeBenchmark.class.getSimpleName())
+                            .include(FoldBenchmark.class.getSimpleName())
                             .include(SimulationBenchmark.class.getSimpleName())
                             .build())
                     .run();

@@ -17,6 +17,21 @@ public final class AcidBalance {
 
     private AcidBalance() {}
 
+    /** Depth down to which the sheet's empty gravity is stated (rule of thumb). */
+    private static final double EMPTY_DEPTH = 0.8;
+
+    /**
+     * @return volume of the electrolyte of one full cell, by how far its gravity falls on the sheet when it is emptied
+     * @throws OutOfRange when the sheet's gravities leave no such volume
+     */
+    public static Litres cellVolume(CorrectedGravity full, CorrectedGravity empty, AmpHours capacity) {
+        double acid = EMPTY_DEPTH * ACID_PER_AH * capacity.ampHours();
+        double water = EMPTY_DEPTH * WATER_PER_AH * capacity.ampHours();
+        double from = AcidTable.massFraction(full);
+        double to = AcidTable.massFraction(empty);
+        return new Litres((acid - to * (acid - water)) / (from - to) / AcidTable.density(from));
+    }
+
     /**
      * @param cell volume of electrolyte before
      * @param full gravity before

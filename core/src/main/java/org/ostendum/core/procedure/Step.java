@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param effect that settling it has at once; null for none
  * @param answers the gate whose question it puts to the person: where the state knows the answer the step is left out
  * @param gate that must stand open for it, besides those before the job: a later visit; null for none
+ * @param sum what it works out by itself for the person; null for nothing
  */
 public record Step(
         String id,
@@ -26,4 +27,5 @@ public record Step(
         boolean mayBeSkipped,
         @Nullable StepEffect effect,
         @Nullable GateKey gate,
-        @Nullable GateKey answers) {}
+        @Nullable GateKey answers,
+        @Nullable StepSum sum) {}

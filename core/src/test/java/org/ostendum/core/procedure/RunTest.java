@@ -58,7 +58,7 @@ class RunTest {
     }
 
     private static Step step(String id, Task task) {
-        return new Step(id, "Do " + id, null, null, task, false, true, null, null, null);
+        return new Step(id, "Do " + id, null, null, task, false, true, null, null, null, null);
     }
 
     private final List<RunEvent> events = new ArrayList<>();
@@ -232,7 +232,7 @@ class RunTest {
     }
 
     private static Step step(String id, StepEffect effect) {
-        return new Step(id, "Do " + id, null, null, new Task.Act(), false, true, effect, null, null);
+        return new Step(id, "Do " + id, null, null, new Task.Act(), false, true, effect, null, null, null);
     }
 
     private static Run afterSteps(String... done) {

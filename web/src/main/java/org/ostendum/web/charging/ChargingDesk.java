@@ -64,21 +64,17 @@ class ChargingDesk {
         RoomGas.@Nullable Ahead ahead = gas.worst(running, fanOff);
         double alarm = percent(RuleKey.HYDROGEN_ALARM);
         return new ChargingView(
-                running,
-                cooling(lines),
-                ready(lines),
-                equalise(lines),
-                ahead == null ? null : air(ahead, running, alarm),
-                (int) lines.stream()
-                        .filter(ChargingDesk::isReady)
-                        .filter(l -> !isFit(l))
-                        .count());
+                running, cooling(lines), ready(lines), equalise(lines), ahead == null ? null : air(ahead, alarm), (int)
+                        lines.stream()
+                                .filter(ChargingDesk::isReady)
+                                .filter(l -> !isFit(l))
+                                .count());
     }
 
-    private ChargingView.RoomAir air(RoomGas.Ahead ahead, List<Running> running, double alarm) {
+    private ChargingView.RoomAir air(RoomGas.Ahead ahead, double alarm) {
         return new ChargingView.RoomAir(
                 ahead.room(),
-                ahead.moments().isEmpty() ? null : drawing(ahead.moments(), running, alarm),
+                ahead.moments().isEmpty() ? null : drawing(ahead, alarm),
                 GasBudget.reaches(ahead.moments(), alarm).orElse(null),
                 100 * ahead.most(),
                 (int) Math.round(ahead.air()),
@@ -98,9 +94,15 @@ class ChargingDesk {
                 .toList();
     }
 
-    private GasDrawing drawing(List<GasBudget.Moment> moments, List<Running> running, double alarm) {
-        List<String> names = running.stream().map(r -> r.battery().code()).toList();
-        return GasPlotter.plot(moments, names, alarm, percent(RuleKey.HYDROGEN_STOP), zone, DRAWN_WIDTH, DRAWN_HEIGHT);
+    private GasDrawing drawing(RoomGas.Ahead ahead, double alarm) {
+        return GasPlotter.plot(
+                ahead.moments(),
+                ahead.batteries(),
+                alarm,
+                percent(RuleKey.HYDROGEN_STOP),
+                zone,
+                DRAWN_WIDTH,
+                DRAWN_HEIGHT);
     }
 
     private List<CoolingLine> cooling(List<Line> lines) {

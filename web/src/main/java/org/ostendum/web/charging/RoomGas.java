@@ -46,10 +46,16 @@ class RoomGas {
      * The air of one room foreseen.
      *
      * @param room its name
+     * @param batteries that gas in it, in the order of the moments' parts
      * @param air m³/h with which it was worked out
      * @param measured what its sensor says now; null where none is heard
      */
-    record Ahead(String room, List<GasBudget.Moment> moments, double air, @Nullable AirStatus measured) {
+    record Ahead(
+            String room,
+            List<String> batteries,
+            List<GasBudget.Moment> moments,
+            double air,
+            @Nullable AirStatus measured) {
         double most() {
             return moments.stream()
                     .mapToDouble(GasBudget.Moment::fraction)
@@ -83,12 +89,13 @@ class RoomGas {
         double air = fanOff ? 0 : airWanted(room);
         AirStatus measured = hearings.air(room.id()).orElse(null);
         if (sources.isEmpty()) {
-            return new Ahead(room.name(), List.of(), air, measured);
+            return new Ahead(room.name(), List.of(), List.of(), air, measured);
         }
         double already = measured == null ? 0 : measured.fraction();
         List<GasBudget.Moment> moments = new GasBudget(new CubicMetres(room.cubicMetres()), new CubicMetres(air), ROOM)
                 .ahead(sources, already, batteryStates.instant(), AHEAD);
-        return new Ahead(room.name(), moments, air, measured);
+        return new Ahead(
+                room.name(), sources.stream().map(GasBudget.Source::battery).toList(), moments, air, measured);
     }
 
     /** What charges in a room: by the charger it is on, else by where the battery stands. */

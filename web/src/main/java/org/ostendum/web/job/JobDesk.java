@@ -14,6 +14,7 @@ import org.ostendum.core.commission.ChargeRow;
 import org.ostendum.core.commission.InitialCharge;
 import org.ostendum.core.commission.InitialChargePlan;
 import org.ostendum.core.equalise.EqualiseEnd;
+import org.ostendum.core.judge.Message;
 import org.ostendum.core.procedure.GateKey;
 import org.ostendum.core.procedure.GateOutcome;
 import org.ostendum.core.procedure.Gates;
@@ -22,6 +23,7 @@ import org.ostendum.core.procedure.Run;
 import org.ostendum.core.procedure.RunEvent;
 import org.ostendum.core.procedure.Situation;
 import org.ostendum.core.procedure.Step;
+import org.ostendum.core.procedure.StepSum;
 import org.ostendum.core.procedure.Task;
 import org.ostendum.core.procedure.Timer;
 import org.ostendum.core.quantity.Celsius;
@@ -106,6 +108,7 @@ public class JobDesk {
      *
      * @param seq of the last event the page knows
      * @param ahead steps after the current one, as far as nobody has answered otherwise
+     * @param sums what the current step works out by itself, a line each
      * @param reckoned what stands in the field of the current step before anybody types: the hours that current has flowed
      */
     public record JobView(
@@ -125,7 +128,8 @@ public class JobDesk {
             List<Person> colleagues,
             boolean trained,
             @Nullable Double torque,
-            String reckoned) {
+            String reckoned,
+            List<Message> sums) {
         public Procedure procedure() {
             return run.procedure();
         }
@@ -164,7 +168,13 @@ public class JobDesk {
                 battery == null || battery.type().torqueTenths() == 0
                         ? null
                         : (Double) (battery.type().torqueTenths() / 10.0),
-                reckoned(run, current, now));
+                reckoned(run, current, now),
+                sums(run, current, battery));
+    }
+
+    private List<Message> sums(Run run, @Nullable Step current, @Nullable Battery battery) {
+        @Nullable StepSum sum = current == null ? null : current.sum();
+        return sum == null || battery == null ? List.of() : sum.of(run, batteryStates.stateOf(battery));
     }
 
     private static String reckoned(Run run, @Nullable Step current, Instant now) {

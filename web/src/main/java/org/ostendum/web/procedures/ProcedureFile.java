@@ -15,6 +15,7 @@ import org.ostendum.core.procedure.GateKey;
 import org.ostendum.core.procedure.Procedure;
 import org.ostendum.core.procedure.Step;
 import org.ostendum.core.procedure.StepEffect;
+import org.ostendum.core.procedure.StepSum;
 import org.ostendum.core.procedure.StopCondition;
 import org.ostendum.core.procedure.StopLimit;
 import org.ostendum.core.procedure.Task;
@@ -83,7 +84,8 @@ public record ProcedureFile(
             @Nullable List<String> signOff,
             @Nullable StepEffect effect,
             @Nullable GateKey gate,
-            @Nullable GateKey answers) {
+            @Nullable GateKey answers,
+            @Nullable StepSum sum) {
 
         Step step() {
             return new Step(
@@ -96,7 +98,8 @@ public record ProcedureFile(
                     Boolean.TRUE.equals(skip),
                     effect,
                     gate,
-                    answers);
+                    answers,
+                    sum);
         }
 
         private StepText under(Rules rules, @Nullable Duty duty) {
@@ -120,13 +123,14 @@ public record ProcedureFile(
                     signOff,
                     effect,
                     gate,
-                    answers);
+                    answers,
+                    sum);
         }
 
         /** A plain step: nothing but words, done when it is said to be done. */
         static StepText plain(String id, String text) {
             return new StepText(
-                    id, text, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
+                    id, text, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
         }
 
         /** The same step, done when a state has been confirmed. */
@@ -147,7 +151,8 @@ public record ProcedureFile(
                     signOff,
                     effect,
                     gate,
-                    answers);
+                    answers,
+                    sum);
         }
 
         /** The same step with other words beside it. */
@@ -168,7 +173,8 @@ public record ProcedureFile(
                     signOff,
                     effect,
                     gate,
-                    answers);
+                    answers,
+                    sum);
         }
 
         private Task task() {

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.UUID;
@@ -165,9 +164,7 @@ class JobsInTheBrowserTest extends HouseTest {
         browser.find("#prevention").sendKeys("clamps on all hoses");
         browser.js(
                 "document.getElementById('kit').value = arguments[0]",
-                LocalDate.ofInstant(HouseClock.now(), ZoneOffset.UTC)
-                        .minusDays(1)
-                        .toString());
+                HouseClock.today().minusDays(1).toString());
         press("Keep the report");
         browser.awaitText(".told", "A lead reviews it next");
         String report = browser.driver().getCurrentUrl();

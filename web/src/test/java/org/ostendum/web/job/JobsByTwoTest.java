@@ -60,7 +60,7 @@ class JobsByTwoTest extends JobsTest {
         assertThat(say(ines, job, "done", "wait", "").getContentAsString()).contains("Start the clock first");
         say(ines, job, "timer", "wait", "");
         assertThat(say(ines, job, "done", "wait", "").getContentAsString()).contains("Not yet: 5 min more");
-        assertThat(ines.page("/jobs/" + job)).contains("data-ends=");
+        assertThat(ines.page("/jobs/" + job)).contains("data-left=");
         assertThat(say(ines, job, "back", "soda", "").getStatus()).isEqualTo(422);
         say(ines, job, "back", "soda", "foam was left");
         assertThat(run(job).current().orElseThrow().id()).isEqualTo("soda");

@@ -3,7 +3,6 @@ package org.ostendum.web.safety;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 
-import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
@@ -19,6 +18,7 @@ import org.ostendum.web.store.Rooms;
 import org.ostendum.web.store.Stations;
 import org.ostendum.web.store.Trainings;
 import org.ostendum.web.support.AsPerson;
+import org.ostendum.web.support.HouseClock;
 import org.ostendum.web.support.HouseTest;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.mock.web.MockHttpServletResponse;
@@ -83,7 +83,7 @@ class SafetyPagesTest extends HouseTest {
         assertThat(ines.page("/safety")).contains("found wanting");
         ines.send(kit, "item", "Towels", "deed", "PUT_IN");
         ines.send(kit, "item", "Soda, 5 kg", "deed", "PUT_IN", "expires", "2020-01-31");
-        assertThat(station("Spill kit by the door").state().contents().wanting(LocalDate.now()))
+        assertThat(station("Spill kit by the door").state().contents().wanting(HouseClock.today()))
                 .extracting(KitItem::name)
                 .containsExactly("Soda, 5 kg");
         ines.send(kit, "item", "Soda, 5 kg", "deed", "STRUCK");
@@ -128,7 +128,7 @@ class SafetyPagesTest extends HouseTest {
     @Test
     void aTrainingIsWrittenDownAndCountsAtOnce() throws Exception {
         long ineId = people.byLogin("ines").orElseThrow().id();
-        LocalDate today = LocalDate.now();
+        LocalDate today = HouseClock.today();
         assertThat(trainings.of(ineId).counts(Training.CELL_REPAIR, today, Rules.standard()))
                 .isFalse();
         String[] form = {
@@ -206,7 +206,7 @@ class SafetyPagesTest extends HouseTest {
                 "prevention",
                 "caps counted",
                 "kit",
-                LocalDate.now().minusDays(1).toString());
+                HouseClock.today().minusDays(1).toString());
         assertThat(oskar.send("/jobs/" + job + "/review", "review", "agreed").getStatus())
                 .isEqualTo(403);
         maud.send("/jobs/" + job + "/review", "review", "agreed");

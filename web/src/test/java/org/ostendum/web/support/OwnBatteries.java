@@ -3,7 +3,6 @@ package org.ostendum.web.support;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Objects;
 import java.util.Set;
@@ -32,7 +31,7 @@ import org.springframework.boot.test.context.TestComponent;
 @TestComponent
 public class OwnBatteries {
     public static final String ROOM = "tests";
-    private static final int SLOTS = 20;
+    private static final int SLOTS = 40;
 
     private final Batteries batteries;
     private final Models models;
@@ -62,7 +61,7 @@ public class OwnBatteries {
     }
 
     private Battery add(String code, String like) {
-        LocalDate since = LocalDate.ofInstant(HouseClock.now(), ZoneOffset.UTC).minusMonths(7);
+        LocalDate since = HouseClock.today().minusMonths(7);
         long model = batteries.byCode(like).orElseThrow().type().id();
         long id = batteries.add(
                 code, "OWN-" + code, models.byId(model).orElseThrow().id(), since, since);
