@@ -74,7 +74,7 @@ class ApiContractTest extends HouseTest {
         JsonNode events =
                 paths.at("/~1api~1v1~1batteries~1{code}~1events/post/requestBody/content/application~1json/example");
         assertThat(mvc.perform(post("/api/v1/batteries/"
-                                        + own.full("T-90", "T-21").code() + "/events")
+                                        + own.full("K-90", "T-21").code() + "/events")
                                 .with(httpBasic("tom", "lanternmoor"))
                                 .contentType("application/json")
                                 .content(events.toString()))

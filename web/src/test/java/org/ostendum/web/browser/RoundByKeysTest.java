@@ -55,13 +55,13 @@ class RoundByKeysTest extends HouseTest {
     /** The whole path: sign in, find, read by keys alone, lose the network, resume, close, see the verdict, correct. */
     @Test
     void aRoundFromSignInToCorrection() {
-        own.full("T-77", "T-21");
+        own.full("K-77", "T-21");
         browser.signIn("tom");
         browser.keys("/");
-        browser.keys("t77");
-        browser.awaitText("#found", "T-77");
+        browser.keys("k77");
+        browser.awaitText("#found", "K-77");
         browser.keys(Keys.ENTER);
-        browser.awaitText("h1", "T-77");
+        browser.awaitText("h1", "K-77");
 
         browser.find("a.action").click();
         browser.await("input[value=AFTER_EQUALISE]").click();
@@ -74,14 +74,14 @@ class RoundByKeysTest extends HouseTest {
         browser.offline(true);
         browser.keys("285", "283");
         browser.awaitText("#said", "Not sent yet: 2");
-        assertThat(read("T-77")).isEqualTo(3);
+        assertThat(read("K-77")).isEqualTo(3);
         browser.offline(false);
         browser.awaitText("#slate", "5 of 12");
-        assertThat(read("T-77")).isEqualTo(5);
+        assertThat(read("K-77")).isEqualTo(5);
 
         // Closing the tab and coming back goes on at the next cell.
         browser.go("/");
-        browser.go("/batteries/T-77/round");
+        browser.go("/batteries/K-77/round");
         browser.await("#round");
         assertThat(browser.find("[data-cell='6'] rect").getDomAttribute("class"))
                 .contains("current");
@@ -107,7 +107,7 @@ class RoundByKeysTest extends HouseTest {
 
         browser.go("/rooms/" + OwnBatteries.ROOM);
         assertThat(browser.driver()
-                        .findElement(By.cssSelector("a[href='/batteries/T-77']"))
+                        .findElement(By.cssSelector("a[href='/batteries/K-77']"))
                         .getDomAttribute("aria-label"))
                 .contains("fit");
     }

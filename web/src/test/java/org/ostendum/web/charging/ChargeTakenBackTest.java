@@ -63,9 +63,9 @@ class ChargeTakenBackTest extends HouseTest {
 
     @Test
     void aChargeThatWasNeverBegunRunsNowhere() throws Exception {
-        Battery battery = own.full("T-92", "T-21");
+        Battery battery = own.full("K-92", "T-21");
         begin(battery, ChargeKind.CONVENTIONAL);
-        assertThat(AsPerson.tom(mvc).page("/charging")).contains("T-92");
+        assertThat(AsPerson.tom(mvc).page("/charging")).contains("K-92");
         takeBack(battery, EntryKind.CHARGE_START);
         assertThat(states.stateOf(battery).isCharging()).isFalse();
         assertThat(states.stateOf(battery).full().isYes()).isTrue();
@@ -74,7 +74,7 @@ class ChargeTakenBackTest extends HouseTest {
 
     @Test
     void aChargeThatDidNotEndIsNoCycle() throws Exception {
-        Battery battery = own.full("T-93", "T-21");
+        Battery battery = own.full("K-93", "T-21");
         assertThat(ledger.cycles(battery.id(), ZoneOffset.UTC).onRecord()).isEqualTo(1);
         takeBack(battery, EntryKind.CHARGE_END);
         assertThat(ledger.cycles(battery.id(), ZoneOffset.UTC).onRecord()).isZero();
@@ -85,7 +85,7 @@ class ChargeTakenBackTest extends HouseTest {
     /** Its run is of its kind, whoever began it. */
     @Test
     void aFirstChargeRunsAsOne() {
-        Battery battery = own.full("T-94", "T-21");
+        Battery battery = own.full("K-94", "T-21");
         begin(battery, ChargeKind.INITIAL);
         assertThat(runs.openOf(battery.id()).orElseThrow().kind()).isEqualTo(ChargeKind.INITIAL);
     }

@@ -56,42 +56,42 @@ class IssueTest extends JobsTest {
 
     @Test
     void whatIsNearlyEmptyIsNotIssued() throws Exception {
-        Battery battery = own.full("T-61", "T-21");
+        Battery battery = own.full("K-61", "T-21");
         double out = 0.77 * battery.type().model().capacity().ampHours();
         tell(battery, new BatteryEvent.Worked(HouseClock.now().minus(Duration.ofMinutes(20)), AmpHours.of(out)));
         assertThat(states.stateOf(battery).charge().percent().percent()).isEqualTo(23);
-        assertThat(refusal("T-61", machine("X-1", MachineKind.FORKLIFT, 24))).contains("A gate is shut", "23");
+        assertThat(refusal("K-61", machine("X-1", MachineKind.FORKLIFT, 24))).contains("A gate is shut", "23");
     }
 
     @Test
     void whatWasNeverFilledIsNotIssued() throws Exception {
-        Battery battery = own.full("T-62", "T-21");
+        Battery battery = own.full("K-62", "T-21");
         tell(battery, new BatteryEvent.Arrived(HouseClock.now().minus(Duration.ofMinutes(5)), true));
-        assertThat(refusal("T-62", machine("X-1", MachineKind.FORKLIFT, 24))).contains("A gate is shut");
+        assertThat(refusal("K-62", machine("X-1", MachineKind.FORKLIFT, 24))).contains("A gate is shut");
     }
 
     @Test
     void theVoltageHasToBeThatOfTheMachine() throws Exception {
-        own.full("T-63", "T-21");
-        assertThat(refusal("T-63", machine("X-2", MachineKind.GOLF_CAR, 48))).contains("24 V", "48 V");
+        own.full("K-63", "T-21");
+        assertThat(refusal("K-63", machine("X-2", MachineKind.GOLF_CAR, 48))).contains("24 V", "48 V");
     }
 
     @Test
     void itMovesThereAndTheMachineTakesNoSecondOne() throws Exception {
-        Battery battery = own.full("T-64", "T-21");
+        Battery battery = own.full("K-64", "T-21");
         Machine machine = machine("X-3", MachineKind.FORKLIFT, 24);
         // Six hours of rest are not the eight it wants: by a lead's word it goes all the same.
         long job = begin(
-                maud, "T-64", "issue", "machine", machine.code(), "reason", "cold to the hand, felt at the posts");
+                maud, "K-64", "issue", "machine", machine.code(), "reason", "cold to the hand, felt at the posts");
         for (List<String> step :
                 List.of(List.of("truck", ""), List.of("changer", "sound"), List.of("in", ""), List.of("plug", ""))) {
             say(maud, job, "done", step.get(0), step.get(1));
         }
         say(maud, job, "finish", "", "");
-        assertThat(batteries.byCode("T-64").orElseThrow().machineCode()).isEqualTo("X-3");
+        assertThat(batteries.byCode("K-64").orElseThrow().machineCode()).isEqualTo("X-3");
         assertThat(states.stateOf(battery).place().machine()).isEqualTo("X-3");
-        assertThat(maud.page("/batteries/T-64")).contains("X-3");
-        own.full("T-65", "T-21");
-        assertThat(refusal("T-65", machine)).contains("T-64");
+        assertThat(maud.page("/batteries/K-64")).contains("X-3");
+        own.full("K-65", "T-21");
+        assertThat(refusal("K-65", machine)).contains("K-64");
     }
 }

@@ -76,7 +76,7 @@ class AtOnceTest extends HouseTest {
     void ofTwoWhoKeyOneCellTheSecondIsTold() throws Exception {
         AsPerson tom = AsPerson.tom(mvc);
         AsPerson ines = new AsPerson(mvc, "ines", "TECHNICIAN");
-        Battery battery = own.full("T-85", "T-21");
+        Battery battery = own.full("K-85", "T-21");
         long round = open(tom, battery);
         for (int cell = 1; cell <= battery.type().model().cells(); cell++) {
             int at = cell;
@@ -93,7 +93,7 @@ class AtOnceTest extends HouseTest {
     void theWateringWalkAndTheEndOfARoundDoNotLoseEachOther() throws Exception {
         AsPerson tom = AsPerson.tom(mvc);
         AsPerson ines = new AsPerson(mvc, "ines", "TECHNICIAN");
-        for (String code : new String[] {"T-86", "T-87", "T-88", "T-89"}) {
+        for (String code : new String[] {"K-86", "K-87", "K-88", "K-89"}) {
             Battery battery = own.full(code, "T-21");
             long round = open(tom, battery);
             int cells = battery.type().model().cells();

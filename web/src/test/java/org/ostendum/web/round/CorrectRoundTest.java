@@ -73,14 +73,14 @@ class CorrectRoundTest extends HouseTest {
 
     @Test
     void platesThatWereThoughtToShowOpenTheGateAgain() throws Exception {
-        Battery battery = own.full("T-81", "T-21");
+        Battery battery = own.full("K-81", "T-21");
         even(battery).key(3, "LEVEL", "EXPOSED").close();
         assertThat(state(battery).barePlates()).containsExactly(3);
 
-        String form = tom.page("/batteries/T-81/correct?cell=3");
+        String form = tom.page("/batteries/K-81/correct?cell=3");
         assertThat(form).contains("value=\"EXPOSED\" selected");
         assertThat(tom.send(
-                                "/batteries/T-81/correct",
+                                "/batteries/K-81/correct",
                                 "cell",
                                 "3",
                                 "value",
@@ -92,19 +92,19 @@ class CorrectRoundTest extends HouseTest {
                         .getStatus())
                 .isEqualTo(302);
         assertThat(state(battery).barePlates()).isEmpty();
-        assertThat(tom.page("/batteries/T-81/ledger")).contains("looked into the next one", "plates showing");
+        assertThat(tom.page("/batteries/K-81/ledger")).contains("looked into the next one", "plates showing");
         assertThat(past.check(battery.id()).isWhole()).isTrue();
     }
 
     @Test
     void theStateAndTemperatureOfARoundArePutRight() throws Exception {
-        Battery battery = own.full("T-82", "T-21");
+        Battery battery = own.full("K-82", "T-21");
         even(battery).close();
         LedgerEntry line = ledger.ofBattery(battery.id(), null, 5).stream()
                 .filter(entry -> entry.kind() == EntryKind.ROUND)
                 .findFirst()
                 .orElseThrow();
-        String at = "/batteries/T-82/correct/round";
+        String at = "/batteries/K-82/correct/round";
         String[] right = {
             "line",
             String.valueOf(line.seq()),
@@ -115,7 +115,7 @@ class CorrectRoundTest extends HouseTest {
             "reason",
             "it was equalised"
         };
-        assertThat(tom.page("/batteries/T-82/ledger/" + line.seq())).contains(at);
+        assertThat(tom.page("/batteries/K-82/ledger/" + line.seq())).contains(at);
         assertThat(tom.send(at, right).getStatus()).isEqualTo(302);
         var round = rounds.history(battery.id(), 1).get(0).past().round();
         assertThat(round.state()).isEqualTo(RoundState.AFTER_EQUALISE);
@@ -126,14 +126,14 @@ class CorrectRoundTest extends HouseTest {
 
     @Test
     void whatCannotBeIsRefusedAndStaysTyped() throws Exception {
-        Battery battery = own.full("T-83", "T-21");
+        Battery battery = own.full("K-83", "T-21");
         even(battery).close();
         MockHttpServletResponse refused =
-                tom.send("/batteries/T-83/correct/round", "state", "REST", "temperature", "900", "reason", "a slip");
+                tom.send("/batteries/K-83/correct/round", "state", "REST", "temperature", "900", "reason", "a slip");
         assertThat(refused.getStatus()).isEqualTo(422);
         assertThat(refused.getContentAsString()).contains("value=\"900\"", "value=\"a slip\"", "80");
         MockHttpServletResponse none =
-                tom.send("/batteries/T-83/correct", "cell", "2", "value", "284", "level", "", "reason", "x");
+                tom.send("/batteries/K-83/correct", "cell", "2", "value", "284", "level", "", "reason", "x");
         assertThat(none.getStatus()).isEqualTo(422);
         assertThat(none.getContentAsString()).contains("value=\"284\"", "Say in a few words");
         assertThat(rounds.history(battery.id(), 1).get(0).past().round().state())
@@ -142,7 +142,7 @@ class CorrectRoundTest extends HouseTest {
 
     @Test
     void anOpenRoundIsDiscardedWithAReason() throws Exception {
-        Battery battery = own.full("T-84", "T-21");
+        Battery battery = own.full("K-84", "T-21");
         KeyedRound round = begin(battery).key(1, "GRAVITY", "195");
         String at = "/rounds/" + round.id() + "/discard";
         tom.send(at);
@@ -151,7 +151,7 @@ class CorrectRoundTest extends HouseTest {
         assertThat(openRounds.of(battery.id())).isEmpty();
         assertThat(rounds.history(battery.id(), 5)).isEmpty();
         assertThat(state(battery).findings()).isEmpty();
-        assertThat(tom.page("/batteries/T-84/ledger")).contains("the wrong tray", "one cell read was discarded");
+        assertThat(tom.page("/batteries/K-84/ledger")).contains("the wrong tray", "one cell read was discarded");
         begin(battery);
         assertThat(openRounds.of(battery.id()).orElseThrow().values()).isEqualTo(List.of());
     }

@@ -71,7 +71,7 @@ class SeenFaultsTest extends HouseTest {
 
     @Test
     void whatWasDrawnOffStandsNoLongerOverTheMark() throws Exception {
-        String code = own.full("T-66", "T-21").code();
+        String code = own.full("K-66", "T-21").code();
         told(code, "\"type\": \"level\", \"quantity\": 34, \"unit\": \"mm\", \"cell\": 2");
         assertThat(asks(state(code), "draw_off")).isTrue();
         assertThat(asks(state(code), "water")).isFalse();
@@ -83,7 +83,7 @@ class SeenFaultsTest extends HouseTest {
 
     @Test
     void aHotBatteryIsCooledAndNotCharged() throws Exception {
-        String code = own.full("T-67", "T-21").code();
+        String code = own.full("K-67", "T-21").code();
         told(code, "\"type\": \"temperature\", \"quantity\": 55, \"unit\": \"°C\"");
         JsonNode state = state(code);
         assertThat(asks(state, "cool")).isTrue();
@@ -94,7 +94,7 @@ class SeenFaultsTest extends HouseTest {
 
     @Test
     void whatStoodFlatIsNotFullAndIsCharged() throws Exception {
-        String code = own.full("T-68", "T-21").code();
+        String code = own.full("K-68", "T-21").code();
         told(code, "\"type\": \"standing_flat\", \"quantity\": 48, \"unit\": \"h\"");
         JsonNode state = state(code);
         assertThat(state.at("/full/value").asString()).isEqualTo("no");
@@ -105,9 +105,9 @@ class SeenFaultsTest extends HouseTest {
 
     @ParameterizedTest
     @CsvSource({
-        "T-69, loose_lug, charge, undamaged|sound_for_charge",
-        "T-70, cable_worn, charge, undamaged|sound_for_charge",
-        "T-71, connector_worn, charge, undamaged|sound_for_charge"
+        "K-69, loose_lug, charge, undamaged|sound_for_charge",
+        "K-70, cable_worn, charge, undamaged|sound_for_charge",
+        "K-71, connector_worn, charge, undamaged|sound_for_charge"
     })
     void aDefectShowsOnItsPageItsTileAndInItsGates(String code, String kind, String job, String gates)
             throws Exception {
@@ -131,7 +131,7 @@ class SeenFaultsTest extends HouseTest {
 
     @Test
     void moreCannotComeOutThanIsIn() throws Exception {
-        String code = own.full("T-72", "T-21").code();
+        String code = own.full("K-72", "T-21").code();
         MockHttpServletResponse refused = tell(code, "\"type\": \"discharge\", \"quantity\": 9999, \"unit\": \"Ah\"");
         assertThat(refused.getStatus()).isEqualTo(422);
         assertThat(refused.getContentAsString()).contains("quantity");

@@ -54,11 +54,11 @@ class ChargeVoltsTest extends HouseTest {
     @Test
     void aWeakCellIsToldToBeAShortByItsVoltageOnCharge() throws Exception {
         AsPerson tom = AsPerson.tom(mvc);
-        Battery battery = own.full("T-91", "T-21");
+        Battery battery = own.full("K-91", "T-21");
         int cells = battery.type().model().cells();
-        assertThat(tom.send("/batteries/T-91/volts", volts(cells, "2.30")).getContentAsString())
+        assertThat(tom.send("/batteries/K-91/volts", volts(cells, "2.30")).getContentAsString())
                 .contains("take a round first");
-        tom.send("/batteries/T-91/round", "state", "AFTER_EQUALISE");
+        tom.send("/batteries/K-91/round", "state", "AFTER_EQUALISE");
         KeyedRound round =
                 new KeyedRound(tom, openRounds.of(battery.id()).orElseThrow().id());
         for (int cell = 1; cell <= cells; cell++) {
@@ -84,11 +84,11 @@ class ChargeVoltsTest extends HouseTest {
         round.close();
         assertThat(lowCell(states.stateOf(battery)).finding().code()).isEqualTo(FindingCode.CELL_WEAK);
 
-        MockHttpServletResponse kept = tom.send("/batteries/T-91/volts", volts(cells, "2.30"));
-        assertThat(kept.getRedirectedUrl()).isEqualTo("/batteries/T-91");
+        MockHttpServletResponse kept = tom.send("/batteries/K-91/volts", volts(cells, "2.30"));
+        assertThat(kept.getRedirectedUrl()).isEqualTo("/batteries/K-91");
         StandingFinding told = lowCell(states.stateOf(battery));
         assertThat(told.finding().code()).isEqualTo(FindingCode.CELL_SHORT);
         assertThat(told.next()).isEqualTo(NextStep.REPAIR_CELL);
-        assertThat(tom.page("/batteries/T-91/ledger")).contains("on charge, at its end");
+        assertThat(tom.page("/batteries/K-91/ledger")).contains("on charge, at its end");
     }
 }
