@@ -151,22 +151,30 @@ class WateringDesk {
         @Nullable Instant last = state.water().watered();
         @Nullable WaterDue due = state.waterDue();
         LocalDate next = LocalDate.ofInstant(due == null ? now : due.at(), zone);
-        @Nullable
-        Integer expected = last == null
-                ? null
-                : state.waterForecast()
-                        .map(f -> (int) Math.round(f.expected(Duration.between(last, now)) / 10) * 10)
-                        .orElse(null);
+        Map<Integer, Integer> cells = CellWater.toMark(state);
         return new Stop(
                 battery,
                 state.full().isYes() && !state.isCharging(),
                 last,
                 next,
                 due == null ? null : due.basis(),
-                expected,
-                CellWater.toMark(state),
+                expected(state, cells),
+                cells,
                 Stop.Wants.of(state, steps(battery, state)),
                 ChronoUnit.DAYS.between(LocalDate.ofInstant(now, zone), next));
+    }
+
+    /** What was seen in every cell goes before what it took in the past; null where there is neither. */
+    private static @Nullable Integer expected(BatteryState state, Map<Integer, Integer> cells) {
+        Instant last = state.water().watered();
+        if (cells.size() == state.model().cells()) {
+            return cells.values().stream().mapToInt(Integer::intValue).sum();
+        } else if (last == null) {
+            return null;
+        }
+        return state.waterForecast()
+                .map(f -> (int) Math.round(f.expected(Duration.between(last, state.asOf())) / 10) * 10)
+                .orElse(null);
     }
 
     private static Set<NextStep> steps(Battery battery, BatteryState state) {
