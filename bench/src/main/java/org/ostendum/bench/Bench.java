@@ -17,6 +17,7 @@ public final class Bench {
     private static final int SIMULATED = 2000;
     /** Of each other condition. */
     private static final int SIMULATED_OTHERWISE = 400;
+
     private static final int SIMULATED_CHARGES = 300;
     private static final int READINGS = 1_000_000;
     private static final int CHARGERS = 500;

@@ -70,7 +70,8 @@ public class FoldBenchmark {
         events = new ArrayList<>(life.events().all());
         life.rounds().forEach(round -> events.add(new BatteryEvent.RoundTaken(round)));
         events.sort(Comparator.comparing(BatteryEvent::at));
-        BatteryEvent.RoundTaken last = new BatteryEvent.RoundTaken(life.rounds().get(life.rounds().size() - 1));
+        BatteryEvent.RoundTaken last =
+                new BatteryEvent.RoundTaken(life.rounds().get(life.rounds().size() - 1));
         newest = last;
         List<BatteryEvent> before =
                 events.stream().filter(e -> e.at().isBefore(last.at())).toList();
@@ -100,6 +101,10 @@ public class FoldBenchmark {
     /** What a page costs that shows it. */
     @Benchmark
     public BatteryState asOfNow() {
-        return new BatteryState(sheet, kept, Surroundings.NOTHING, Objects.requireNonNull(newest).at());
+        return new BatteryState(
+                sheet,
+                kept,
+                Surroundings.NOTHING,
+                Objects.requireNonNull(newest).at());
     }
 }

@@ -42,8 +42,12 @@ final class Calibration {
         for (int i = 0; i < STEPS; i++) {
             byStep.add(new ArrayList<>());
         }
-        said.forEach(s -> byStep.get(Math.min(STEPS - 1, (int) (s.confidence() * STEPS))).add(s));
-        return byStep.stream().filter(calls -> !calls.isEmpty()).map(Calibration::step).toList();
+        said.forEach(s ->
+                byStep.get(Math.min(STEPS - 1, (int) (s.confidence() * STEPS))).add(s));
+        return byStep.stream()
+                .filter(calls -> !calls.isEmpty())
+                .map(Calibration::step)
+                .toList();
     }
 
     /** @return calls by code and what was said with them */

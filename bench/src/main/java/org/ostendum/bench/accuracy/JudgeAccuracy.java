@@ -108,12 +108,11 @@ public final class JudgeAccuracy {
 
     private static void printCalibration(Calibration calibration) {
         System.out.printf("%n%10s %10s %10s%n", "said", "true", "calls");
-        calibration
-                .steps()
-                .forEach(s -> System.out.printf("%10.3f %10.3f %10d%n", s.said(), s.isTrue(), s.calls()));
+        calibration.steps().forEach(s -> System.out.printf("%10.3f %10.3f %10d%n", s.said(), s.isTrue(), s.calls()));
         System.out.printf("error %.3f%n%n", calibration.error());
-        calibration.byCode().forEach((code, s) -> System.out.printf(
-                "%-28s true %.3f of %d%n", code, s.isTrue(), s.calls()));
+        calibration
+                .byCode()
+                .forEach((code, s) -> System.out.printf("%-28s true %.3f of %d%n", code, s.isTrue(), s.calls()));
     }
 
     private static double quantile(List<Double> sorted, double part) {

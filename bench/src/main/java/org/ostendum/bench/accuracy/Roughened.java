@@ -72,9 +72,7 @@ final class Roughened {
             rounds.add(with(
                     round,
                     round.state(),
-                    round.readings().stream()
-                            .filter(r -> r.cell() % 2 == odd)
-                            .toList()));
+                    round.readings().stream().filter(r -> r.cell() % 2 == odd).toList()));
         }
         return new Life(life.events(), rounds, life.truths(), life.voltages());
     }
@@ -97,12 +95,14 @@ final class Roughened {
     }
 
     private Life rough(Life life, double scatter) {
-        return changed(life, (round, i) -> new Read(round.state(), gravity -> gravity, r -> {
-            Volts volts = r.volts();
-            return volts == null
-                    ? r
-                    : with(r, r.gravity(), Volts.of(volts.volts() + scatter * random.nextGaussian()));
-        }));
+        return changed(
+                life,
+                (round, i) -> new Read(round.state(), gravity -> gravity, r -> {
+                    Volts volts = r.volts();
+                    return volts == null
+                            ? r
+                            : with(r, r.gravity(), Volts.of(volts.volts() + scatter * random.nextGaussian()));
+                }));
     }
 
     private static Life divided(Life life, int points) {
@@ -119,7 +119,9 @@ final class Roughened {
         return changed(
                 life,
                 (round, i) -> new Read(
-                        round.state(), gravity -> i < half ? gravity : moved(gravity, points), UnaryOperator.identity()));
+                        round.state(),
+                        gravity -> i < half ? gravity : moved(gravity, points),
+                        UnaryOperator.identity()));
     }
 
     /**
@@ -128,8 +130,7 @@ final class Roughened {
      * @param gravity what the float shows instead; the same when it is drawn again
      * @param rest what else changes of a reading
      */
-    private record Read(
-            RoundState state, UnaryOperator<SpecificGravity> gravity, UnaryOperator<CellReading> rest) {}
+    private record Read(RoundState state, UnaryOperator<SpecificGravity> gravity, UnaryOperator<CellReading> rest) {}
 
     private interface Reading {
         Read of(Round round, int index);
@@ -148,7 +149,9 @@ final class Roughened {
                             .map(r -> read.rest()
                                     .apply(with(
                                             r,
-                                            r.gravity() == null ? null : read.gravity().apply(r.gravity()),
+                                            r.gravity() == null
+                                                    ? null
+                                                    : read.gravity().apply(r.gravity()),
                                             r.volts())))
                             .toList()));
             truths.add(again(life.truths().get(i), read.gravity()));
@@ -183,7 +186,14 @@ final class Roughened {
 
     private static CellReading with(CellReading r, @Nullable SpecificGravity gravity, @Nullable Volts volts) {
         return new CellReading(
-                r.cell(), gravity, r.tooLow(), r.confirmed(), r.temperature(), volts, r.onCharge() && volts != null,
-                r.level(), r.colour());
+                r.cell(),
+                gravity,
+                r.tooLow(),
+                r.confirmed(),
+                r.temperature(),
+                volts,
+                r.onCharge() && volts != null,
+                r.level(),
+                r.colour());
     }
 }

@@ -156,8 +156,8 @@ final class Tally {
         String called = hit
                 ? code.code()
                 : trial.calls.entrySet().stream()
-                        .filter(e ->
-                                e.getValue().day() >= fault.fromDay() && e.getKey().cell() == cell)
+                        .filter(e -> e.getValue().day() >= fault.fromDay()
+                                && e.getKey().cell() == cell)
                         .filter(e -> !OBSERVED.contains(e.getKey().code()))
                         .map(e -> e.getKey().code().code())
                         .sorted()
@@ -192,8 +192,8 @@ final class Tally {
     static void trace(String what, Trial trial, String which) {
         if (Boolean.getBoolean("trace")) {
             Population.Member member = trial.member;
-            System.out.println(what + " " + trial.condition + " " + member.seed() + " " + which + " " + member.faults() + " " + member.site()
-                    + " " + member.model().code());
+            System.out.println(what + " " + trial.condition + " " + member.seed() + " " + which + " " + member.faults()
+                    + " " + member.site() + " " + member.model().code());
         }
     }
 

@@ -149,7 +149,8 @@ final class Trial {
             fold.fold(new BatteryEvent.RoundTaken(round));
         }
         stops.removeAll(trueStops(fold, index));
-        softened += (int) stops.stream().filter(cell -> couldNotShow(held, cell)).count();
+        softened +=
+                (int) stops.stream().filter(cell -> couldNotShow(held, cell)).count();
         look(fold, round.takenAt(), index);
     }
 
@@ -165,8 +166,8 @@ final class Trial {
                 .filter(f -> f.severity() == Severity.STOP)
                 .filter(f -> Matter.of(f.finding().code(), 0).code() == FindingCode.CELL_WEAK)
                 .flatMap(f -> f.finding().cells().numbers().stream())
-                .filter(cell -> member.faults().stream()
-                        .anyMatch(fault -> Truth.cell(fault) == cell && fault.fromDay() <= day))
+                .filter(cell ->
+                        member.faults().stream().anyMatch(fault -> Truth.cell(fault) == cell && fault.fromDay() <= day))
                 .collect(Collectors.toSet());
     }
 
@@ -236,9 +237,9 @@ final class Trial {
                     : finding.cells().numbers();
             for (int cell : cells.isEmpty() ? List.of(0) : cells) {
                 now.add(Matter.of(finding.code(), cell));
-                calls.putIfAbsent(
-                        new Call(finding.code(), cell), new Said(day, open.severity(), finding.confidence()));
-                if (finding.forecast() != null && at.equals(life.rounds().get(round).takenAt())) {
+                calls.putIfAbsent(new Call(finding.code(), cell), new Said(day, open.severity(), finding.confidence()));
+                if (finding.forecast() != null
+                        && at.equals(life.rounds().get(round).takenAt())) {
                     forecast(finding, cell, round);
                 }
             }

@@ -114,7 +114,8 @@ public enum StepSum {
         for (int cell : cells) {
             CellLevel known = levels.get(cell);
             if (known != null) {
-                double middle = (known.lowMm() + known.highMm()) / 2;
+                // Between the plates a millimetre holds far less, and nobody knows how deep it stands there.
+                double middle = (Math.max(known.lowMm(), 0) + Math.max(known.highMm(), 0)) / 2;
                 lines.add(Message.of(key, cell, millilitres(perMm * Math.abs(middle - Math.max(level, atLeast)))));
             }
         }

@@ -84,7 +84,7 @@ class StepSumTest {
     void barePlatesAreJustCoveredAndASurplusIsDrawnOff() {
         List<Message> cover = StepSum.WATER_TO_COVER.of(run("1250"), levels(-10, 25));
         assertThat(cover).hasSize(1);
-        assertThat(argument(cover, 0, 1)).isEqualTo(new Millilitres(110));
+        assertThat(argument(cover, 0, 1)).isEqualTo(new Millilitres(40));
         List<Message> surplus = StepSum.SURPLUS.of(run("1250"), levels(35, 25));
         assertThat(surplus).hasSize(1);
         assertThat(argument(surplus, 0, 1)).isEqualTo(new Millilitres(70));

@@ -17,6 +17,7 @@ import org.ostendum.core.next.NextThing;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.quantity.GravityDifference;
+import org.ostendum.core.quantity.Millilitres;
 import org.ostendum.core.quantity.SpecificGravity;
 import org.ostendum.core.quantity.Volts;
 import org.ostendum.web.store.Person;
@@ -95,6 +96,8 @@ public final class Words {
             return gravity(gravity);
         } else if (value instanceof GravityDifference difference) {
             return String.valueOf(difference.points());
+        } else if (value instanceof Millilitres millilitres) {
+            return volume(millilitres.millilitres());
         } else if (value instanceof Celsius celsius) {
             return temperature(celsius);
         } else if (value instanceof Volts measured) {

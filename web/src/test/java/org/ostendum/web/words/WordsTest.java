@@ -15,6 +15,7 @@ import org.ostendum.core.judge.Message;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.quantity.GravityDifference;
+import org.ostendum.core.quantity.Millilitres;
 import org.ostendum.core.quantity.SpecificGravity;
 import org.ostendum.core.rulebook.Severity;
 import org.ostendum.web.support.TestWords;
@@ -42,6 +43,14 @@ class WordsTest {
         assertThat(american.volume(3785.41)).isEqualTo("1.00 gal");
         assertThat(metric.weight(1340)).isEqualTo("1,340 kg");
         assertThat(american.weight(1000)).isEqualTo("2,205 lb");
+    }
+
+    /** What a step works out comes as a quantity and is said in the reader's units, never as it is called in the code. */
+    @Test
+    void aSmallVolumeInASentenceIsAVolume() {
+        Message sum = Message.of("step-sum.water", 4, new Millilitres(140));
+        assertThat(metric.say(sum)).isEqualTo("Cell 4: 140 ml");
+        assertThat(american.say(sum)).isEqualTo("Cell 4: 0.04 gal");
     }
 
     @ParameterizedTest
