@@ -9,7 +9,8 @@ import org.ostendum.bench.accuracy.JudgeAccuracy;
 
 /**
  * {@code ./ostendum bench [verdict] [pages] [judge] [charge] [import] [devices] [samples] [N …]}: the first two by default. N are numbers of batteries,
- * 200 and 2000 for the pages; for {@code judge} and {@code charge} the number simulated, 2000 and 300, and the first seed; for {@code import} the
+ * 200 and 2000 for the pages; for {@code judge} and {@code charge} the number simulated, 2000 and 300, and the first seed, for {@code judge} also how
+ * many of each other kind of site, 400; for {@code import} the
  * readings, a million; for {@code devices} the chargers, 500, and how many times as fast as in life, 5; for {@code samples} the
  * batteries, 500.
  */
