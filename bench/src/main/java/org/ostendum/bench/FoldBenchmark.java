@@ -26,14 +26,14 @@ import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.judge.PastRound;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.rulebook.Rules;
-import org.ostendum.core.sim.Life;
-import org.ostendum.core.sim.SimulatedBattery;
-import org.ostendum.core.sim.Site;
 import org.ostendum.core.state.BatteryFold;
 import org.ostendum.core.state.BatteryState;
 import org.ostendum.core.state.Sheet;
 import org.ostendum.core.state.Snapshot;
 import org.ostendum.core.state.Surroundings;
+import org.ostendum.sim.Life;
+import org.ostendum.sim.SimulatedBattery;
+import org.ostendum.sim.Site;
 
 /** A battery of 24 cells with ten years of weekly rounds, shifts and charges: its state from nothing, and from where it was kept. */
 @org.openjdk.jmh.annotations.State(Scope.Benchmark)

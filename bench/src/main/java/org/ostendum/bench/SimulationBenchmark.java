@@ -18,9 +18,9 @@ import org.ostendum.core.battery.Duty;
 import org.ostendum.core.battery.GravityMarks;
 import org.ostendum.core.battery.TrayPattern;
 import org.ostendum.core.quantity.AmpHours;
-import org.ostendum.core.sim.Life;
-import org.ostendum.core.sim.SimulatedBattery;
-import org.ostendum.core.sim.Site;
+import org.ostendum.sim.Life;
+import org.ostendum.sim.SimulatedBattery;
+import org.ostendum.sim.Site;
 
 /** A year of a battery of 24 cells, at steps of one minute. */
 @State(Scope.Benchmark)

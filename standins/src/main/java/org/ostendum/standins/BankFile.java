@@ -13,8 +13,8 @@ import org.ostendum.core.charger.ChargerSheet;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.quantity.Volts;
-import org.ostendum.core.sim.SimulatedCharger;
-import org.ostendum.core.sim.SimulatedCharger.Defect;
+import org.ostendum.sim.SimulatedCharger;
+import org.ostendum.sim.SimulatedCharger.Defect;
 
 /**
  * The bank of chargers as a CSV file, one a line in the order of their places: {@code code, kind, cells, amperes,

@@ -7,7 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import org.apache.commons.csv.CSVRecord;
 import org.ostendum.core.device.HandOrder;
-import org.ostendum.core.sim.RoomBattery;
+import org.ostendum.sim.RoomBattery;
 
 /**
  * Batteries that stand in the room from the start, with their tags, as a CSV file: {@code tag, code, cells, capacity_ah,

@@ -9,7 +9,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.Locale;
 import org.ostendum.core.device.HandOrder;
-import org.ostendum.core.sim.SimulatedCharger.Defect;
+import org.ostendum.sim.SimulatedCharger.Defect;
 
 /**
  * What somebody who stands at the process may have it do: {@code slow MS}, {@code garble PART}, {@code defect PLACE

@@ -12,7 +12,7 @@ import java.util.Locale;
 import java.util.Random;
 import java.util.function.Supplier;
 import org.ostendum.core.quantity.Celsius;
-import org.ostendum.core.sim.RoomBattery;
+import org.ostendum.sim.RoomBattery;
 
 /**
  * The memory of a handheld hydrometer: each battery measured is a round in a CSV file of the form rounds.csv, which the

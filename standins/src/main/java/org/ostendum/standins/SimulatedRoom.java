@@ -17,8 +17,8 @@ import org.ostendum.core.device.ChargerStatus;
 import org.ostendum.core.device.HandOrder;
 import org.ostendum.core.device.TagStatus;
 import org.ostendum.core.quantity.AmpHours;
-import org.ostendum.core.sim.RoomBattery;
-import org.ostendum.core.sim.SimulatedCharger;
+import org.ostendum.sim.RoomBattery;
+import org.ostendum.sim.SimulatedCharger;
 
 /** The chargers, the batteries that were ever plugged into them, the air and the water cart. Safe for several threads. */
 final class SimulatedRoom {

@@ -14,8 +14,8 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
-import org.ostendum.core.sim.RoomBattery;
-import org.ostendum.core.sim.SimulatedCharger;
+import org.ostendum.sim.RoomBattery;
+import org.ostendum.sim.SimulatedCharger;
 import org.ostendum.standins.BatteriesFile.Named;
 
 /** The process: reads the bank, listens on loopback, lets time pass and does what the console says. */

@@ -28,7 +28,7 @@ class SimulatedRoomTest {
                 bank("C1,TAPER_WITH_FINISH,18,100,1.6,", "C2,TIMER,12 18,60,1.6,stops_early"), Map.of(), air());
     }
 
-    private List<org.ostendum.core.sim.SimulatedCharger> bank(String... lines) throws IOException {
+    private List<org.ostendum.sim.SimulatedCharger> bank(String... lines) throws IOException {
         Path file = folder.resolve("chargers.csv");
         Files.writeString(file, "code,kind,cells,amperes,senses_from,defect\n" + String.join("\n", lines) + "\n");
         return BankFile.read(file);

@@ -11,6 +11,17 @@ import org.springframework.stereotype.Controller;
 
 @AnalyzeClasses(packages = "org.ostendum", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
+    /** The application knows no simulation; the demo tells a year that was simulated. */
+    @ArchTest
+    static final ArchRule onlyTheDemoSimulates = noClasses()
+            .that()
+            .resideInAPackage("org.ostendum.web..")
+            .and()
+            .resideOutsideOfPackage("org.ostendum.web.demo..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAPackage("org.ostendum.sim..");
+
     @ArchTest
     static final ArchRule sqlLivesInTheStore = noClasses()
             .that()

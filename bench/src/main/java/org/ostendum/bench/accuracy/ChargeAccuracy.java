@@ -12,9 +12,9 @@ import org.ostendum.core.event.BatteryEvent.ChargeEnded;
 import org.ostendum.core.event.BatteryEvent.Watered;
 import org.ostendum.core.event.BatteryEvent.Worked;
 import org.ostendum.core.quantity.Amperes;
-import org.ostendum.core.sim.Life;
-import org.ostendum.core.sim.SimulatedBattery;
 import org.ostendum.core.water.WaterForecast;
+import org.ostendum.sim.Life;
+import org.ostendum.sim.SimulatedBattery;
 
 /**
  * How well a charge's time to full and the next water date are foretold on simulated lives, beside the rules of the house:

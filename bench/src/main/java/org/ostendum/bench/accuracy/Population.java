@@ -10,8 +10,8 @@ import org.ostendum.core.battery.GravityMarks;
 import org.ostendum.core.battery.LayoutText;
 import org.ostendum.core.battery.TrayPattern;
 import org.ostendum.core.quantity.AmpHours;
-import org.ostendum.core.sim.Fault;
-import org.ostendum.core.sim.Site;
+import org.ostendum.sim.Fault;
+import org.ostendum.sim.Site;
 
 /** Simulated batteries of every kind: half of them healthy, most others with one fault, some with two. */
 final class Population {

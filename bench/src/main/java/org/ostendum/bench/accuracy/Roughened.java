@@ -14,7 +14,7 @@ import org.ostendum.core.measure.Round;
 import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.quantity.SpecificGravity;
 import org.ostendum.core.quantity.Volts;
-import org.ostendum.core.sim.Life;
+import org.ostendum.sim.Life;
 
 /** What is on record of a life where a site reads, logs and measures less well than it might. */
 final class Roughened {

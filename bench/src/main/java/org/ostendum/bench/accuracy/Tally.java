@@ -9,7 +9,7 @@ import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.rulebook.Severity;
-import org.ostendum.core.sim.Fault;
+import org.ostendum.sim.Fault;
 
 /** What the judge got right and wrong on the lives of one condition. */
 final class Tally {

@@ -26,12 +26,12 @@ import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.quantity.SpecificGravity;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.rulebook.Severity;
-import org.ostendum.core.sim.Life;
-import org.ostendum.core.sim.SimulatedBattery;
 import org.ostendum.core.state.BatteryFold;
 import org.ostendum.core.state.Sheet;
 import org.ostendum.core.state.StandingFinding;
 import org.ostendum.core.statistics.Robust;
+import org.ostendum.sim.Life;
+import org.ostendum.sim.SimulatedBattery;
 
 /** One simulated life, judged round by round as it would have been, and by a careful technician's fixed table beside. */
 final class Trial {

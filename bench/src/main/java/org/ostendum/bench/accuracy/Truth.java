@@ -5,9 +5,9 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.quantity.CorrectedGravity;
-import org.ostendum.core.sim.Fault;
-import org.ostendum.core.sim.Life;
 import org.ostendum.core.statistics.Robust;
+import org.ostendum.sim.Fault;
+import org.ostendum.sim.Life;
 
 /**
  * What a judge who saw everything would say of a fault: the code that names it on what this site measures, the codes that

@@ -35,10 +35,6 @@ import org.ostendum.core.quantity.Millilitres;
 import org.ostendum.core.quantity.SpecificGravity;
 import org.ostendum.core.quantity.Volts;
 import org.ostendum.core.rulebook.Rules;
-import org.ostendum.core.sim.Fault;
-import org.ostendum.core.sim.Life;
-import org.ostendum.core.sim.SimulatedBattery;
-import org.ostendum.core.sim.Site;
 
 /** What must hold of the fold, whatever happens to a battery and in whichever order it is told. */
 class BatteryStatePropertiesTest {
@@ -192,30 +188,5 @@ class BatteryStatePropertiesTest {
         events.stream().filter(BatteryEvent.RoundTaken.class::isInstance).forEach(twice::add);
         twice.sort(Comparator.comparing(BatteryEvent::at));
         assertThat(fold(twice).snapshot()).isEqualTo(fold(events).snapshot());
-    }
-
-    /** Whole lives, with faults and with people who err, asked every few hours. */
-    @Property(tries = 6)
-    void contradictionsAreNotSaidOverSimulatedLives(@ForAll Random random) {
-        long seed = random.nextLong();
-        Life life = SimulatedBattery.live(
-                Told.SIX,
-                Site.random(random),
-                List.of(new Fault.SoftShort(3, 60, 0.0004), new Fault.DryingCell(5, 30, 0.05)),
-                START,
-                240,
-                0.25,
-                seed);
-        List<BatteryEvent> events = new ArrayList<>(life.events().all());
-        life.rounds().forEach(round -> events.add(new BatteryEvent.RoundTaken(round)));
-        events.sort(Comparator.comparing(BatteryEvent::at));
-        BatteryFold fold = BatteryFold.begin(SHEET, ZoneOffset.UTC);
-        for (BatteryEvent event : events) {
-            fold.fold(event);
-            for (int hours : new int[] {0, 3, 9}) {
-                BatteryState state = fold.at(event.at().plus(Duration.ofHours(hours)), Surroundings.NOTHING);
-                assertThat(Contradictions.in(state)).isEmpty();
-            }
-        }
     }
 }

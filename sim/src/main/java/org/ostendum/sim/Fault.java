@@ -1,4 +1,4 @@
-package org.ostendum.core.sim;
+package org.ostendum.sim;
 
 /**
  * Something planted in a simulated battery: from a day on, with a strength. Parts are of rated capacity.

@@ -1,4 +1,4 @@
-package org.ostendum.core.sim;
+package org.ostendum.sim;
 
 /**
  * A charger of the tapering kind: its full current, then less as the battery fills, then the finishing current until so

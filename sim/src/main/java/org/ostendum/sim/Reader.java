@@ -1,4 +1,4 @@
-package org.ostendum.core.sim;
+package org.ostendum.sim;
 
 import java.time.Instant;
 import java.util.ArrayList;

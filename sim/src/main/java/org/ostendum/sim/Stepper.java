@@ -1,4 +1,4 @@
-package org.ostendum.core.sim;
+package org.ostendum.sim;
 
 /**
  * Moves a battery through time in steps of one length. An event is a function of the state that ends the stretch when it

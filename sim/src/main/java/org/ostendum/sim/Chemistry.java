@@ -1,4 +1,4 @@
-package org.ostendum.core.sim;
+package org.ostendum.sim;
 
 /**
  * What each cell does in a moment: the derivatives. Charge goes into the plates or into gas, Ah for Ah; acid follows the
