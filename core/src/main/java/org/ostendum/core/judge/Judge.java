@@ -79,15 +79,14 @@ public final class Judge {
                     battery.gravities().median(),
                     battery.gravities().spread());
         }
-        if (battery.missingForGravity().isEmpty()) {
-            return Message.of(
-                    "verdict.nothing-against",
-                    battery.model()
-                            .marks()
-                            .scale()
-                            .of(battery.gravities().median())
-                            .percent());
+        if (battery.missingForGravity().isPresent()) {
+            return Message.of("verdict.nothing-seen");
         }
-        return Message.of("verdict.nothing-seen");
+        int percent =
+                battery.model().marks().scale().of(battery.gravities().median()).percent();
+        // A low cell among few read ones is not cleared by being passed over.
+        return battery.missingForComparison().orElseThrow() == Missing.MORE_CELLS
+                ? Message.of("verdict.too-few-cells", percent, (battery.model().cells() + 1) / 2)
+                : Message.of("verdict.nothing-against", percent);
     }
 }
