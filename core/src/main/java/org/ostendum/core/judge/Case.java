@@ -229,8 +229,11 @@ public final class Case {
         if (!latest.round().state().isFull()) {
             return Optional.of(Missing.FULL_CHARGE);
         }
-        return 2 * gravities.count() >= model.cells() && gravities.count() >= LEAST_CELLS_COMPARED
-                ? Optional.empty()
-                : Optional.of(Missing.MORE_CELLS);
+        return gravities.count() >= cellsToCompare() ? Optional.empty() : Optional.of(Missing.MORE_CELLS);
+    }
+
+    /** @return so many of its cells have to be read before they are compared with each other */
+    public int cellsToCompare() {
+        return Math.max(LEAST_CELLS_COMPARED, (model.cells() + 1) / 2);
     }
 }

@@ -86,7 +86,7 @@ public final class Judge {
                 battery.model().marks().scale().of(battery.gravities().median()).percent();
         // A low cell among few read ones is not cleared by being passed over.
         return battery.missingForComparison().orElseThrow() == Missing.MORE_CELLS
-                ? Message.of("verdict.too-few-cells", percent, (battery.model().cells() + 1) / 2)
+                ? Message.of("verdict.too-few-cells", percent, battery.cellsToCompare())
                 : Message.of("verdict.nothing-against", percent);
     }
 }
