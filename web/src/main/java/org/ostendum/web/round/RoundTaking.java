@@ -106,13 +106,11 @@ class RoundTaking {
         if (!rounds.lock(roundId)) {
             return false;
         }
-        int values = rounds.byId(roundId)
-                .orElseThrow()
-                .sheet(battery.type().model().cells())
-                .cellsRead();
+        OpenRound open = rounds.byId(roundId).orElseThrow();
+        int cells = open.sheet(battery.type().model().cells()).cellsRead();
         rounds.discard(roundId);
-        if (values > 0) {
-            ObjectNode payload = Payload.object().put("discarded", values).put("remark", reason);
+        if (!open.values().isEmpty()) {
+            ObjectNode payload = Payload.object().put("discarded", cells).put("remark", reason);
             batteryRecord.record(
                     battery,
                     List.of(new NewEntry(

@@ -155,4 +155,14 @@ class CorrectRoundTest extends HouseTest {
         begin(battery);
         assertThat(openRounds.of(battery.id()).orElseThrow().values()).isEqualTo(List.of());
     }
+
+    /** Also a look without a gravity was typed and seen accepted. */
+    @Test
+    void whatWasOnlyLookedAtLeavesItsLineToo() throws Exception {
+        Battery battery = own.full("K-80", "T-21");
+        KeyedRound round = begin(battery).key(2, "LEVEL", "LOW");
+        tom.send("/rounds/" + round.id() + "/discard", "reason", "the wrong tray");
+        assertThat(openRounds.of(battery.id())).isEmpty();
+        assertThat(tom.page("/batteries/K-80/ledger")).contains("the wrong tray", "no cell read was discarded");
+    }
 }
