@@ -80,6 +80,9 @@ class VoltageController {
         if (onCharge && beside.isEmpty()) {
             form.fault("v1", "volts.fault.no-round");
         }
+        beside.ifPresent(round -> byPlace.keySet().stream()
+                .filter(cell -> round.past().round().reading(cell).isEmpty())
+                .forEach(cell -> form.fault("v" + cell, "volts.fault.not-read", cell)));
         if (!form.isSound()) {
             return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(battery, form, page), page);
         }

@@ -91,4 +91,20 @@ class ChargeVoltsTest extends HouseTest {
         assertThat(told.next()).isEqualTo(NextStep.REPAIR_CELL);
         assertThat(tom.page("/batteries/K-91/ledger")).contains("on charge, at its end");
     }
+
+    /** A voltage that could not be judged is not taken and then forgotten. */
+    @Test
+    void aCellThatTheRoundHasNotReadIsNamed() throws Exception {
+        AsPerson tom = AsPerson.tom(mvc);
+        Battery battery = own.full("K-79", "T-21");
+        tom.send("/batteries/K-79/round", "state", "FULL_CHARGE");
+        KeyedRound round =
+                new KeyedRound(tom, openRounds.of(battery.id()).orElseThrow().id());
+        round.key(1, "GRAVITY", "283").close();
+        MockHttpServletResponse refused =
+                tom.send("/batteries/K-79/volts", "load", "ON_CHARGE", "v1", "2.64", "v4", "2.30");
+        assertThat(refused.getStatus()).isEqualTo(422);
+        assertThat(refused.getContentAsString())
+                .contains("Cell 4 was not read in that round", "value=\"2.64\"", "value=\"2.30\"");
+    }
 }
