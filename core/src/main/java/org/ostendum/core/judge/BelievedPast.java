@@ -1,6 +1,7 @@
 package org.ostendum.core.judge;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -28,18 +29,17 @@ final class BelievedPast {
             if (!round.isSound()) {
                 continue;
             }
-            Gravities read = Gravities.of(round.round(), correction);
+            Gravities read = round.gravities(correction);
             if (!read.isEmpty()) {
                 Gravities kept = round.setAside().isEmpty() ? read : read.without(slips(round, read, after));
                 if (!kept.isEmpty()) {
-                    believed.add(
-                            0,
-                            new DatedGravities(
-                                    round.round().takenAt(), round.round().state(), kept));
+                    believed.add(new DatedGravities(
+                            round.round().takenAt(), round.round().state(), kept));
                 }
                 after = read;
             }
         }
+        Collections.reverse(believed);
         return List.copyOf(believed);
     }
 

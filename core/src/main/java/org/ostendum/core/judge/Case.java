@@ -56,15 +56,15 @@ public final class Case {
         this.zone = zone;
         this.latest = latest;
         this.past = List.copyOf(past);
-        Gravities read = Gravities.of(latest.round(), rules.temperatureCorrection());
+        Gravities read = latest.gravities(rules.temperatureCorrection());
         this.soundPast = BelievedPast.of(past, read, rules.temperatureCorrection());
         this.scatter = Scatter.of(soundPast);
         this.setAside = suspects(read);
         this.gravities = read.without(setAside);
         this.events = events;
         this.fullRounds = fullRounds();
-        this.chargeVolts = new ChargeVolts(Stream.concat(past.stream().map(PastRound::round), Stream.of(latest.round()))
-                .toList());
+        this.chargeVolts =
+                new ChargeVolts(Stream.concat(past.stream(), Stream.of(latest)).toList());
     }
 
     /** A battery of which only rounds are on record. */

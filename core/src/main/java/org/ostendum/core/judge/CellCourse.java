@@ -2,53 +2,67 @@ package org.ostendum.core.judge;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
 import org.ostendum.core.statistics.Robust;
 
-/**
- * One cell against its battery over the rounds on a full battery, oldest first.
- *
- * @param days of each reading, counted from the latest round: none is above 0
- * @param above tenths of a point above the median of its battery
- */
-public record CellCourse(List<Double> days, List<Double> above) {
+/** One cell against its battery over the rounds on a full battery, oldest first. Immutable. */
+public final class CellCourse {
     /** The cell's place now is the median of its last readings, which one bad reading does not move. */
     static final int PLACE = 3;
 
     /** Standard error of a median of n readings, in standard deviations: 1.25 ÷ √n. */
     private static final double MEDIAN_ERROR = 1.25;
 
-    public CellCourse {
-        days = List.copyOf(days);
-        above = List.copyOf(above);
+    private final double[] days;
+    private final double[] above;
+    private final double begunAt;
+    private final double placeNow;
+
+    private CellCourse(double[] days, double[] above) {
+        this.days = days;
+        this.above = above;
+        this.begunAt = above.length == 0 ? Double.NaN : median(0, firstThird());
+        this.placeNow = above.length < PLACE ? Double.NaN : median(above.length - PLACE, above.length);
     }
 
     static CellCourse of(List<DatedGravities> rounds, int cell, Instant now) {
-        List<Double> days = new ArrayList<>();
-        List<Double> above = new ArrayList<>();
+        double[] days = new double[rounds.size()];
+        double[] above = new double[rounds.size()];
+        int read = 0;
         for (DatedGravities dated : rounds) {
-            if (dated.gravities().byCell().containsKey(cell)) {
-                days.add(Duration.between(now, dated.takenAt()).toMinutes() / 1440.0);
-                above.add((double) dated.gravities().aboveMedian(cell).tenths());
+            if (dated.gravities().has(cell)) {
+                days[read] = Duration.between(now, dated.takenAt()).toMinutes() / 1440.0;
+                above[read] = dated.gravities().aboveTenths(cell);
+                read++;
             }
         }
-        return new CellCourse(days, above);
+        return new CellCourse(Arrays.copyOf(days, read), Arrays.copyOf(above, read));
     }
 
     public int readings() {
-        return above.size();
+        return above.length;
+    }
+
+    /** @return days of a reading from the latest round, not above 0 */
+    public double day(int index) {
+        return days[index];
+    }
+
+    /** @return tenths of a point of a reading above the median of its battery */
+    public double above(int index) {
+        return above[index];
     }
 
     /** @return tenths above the median now; empty with fewer than three readings */
     public OptionalDouble place() {
-        return readings() < PLACE ? OptionalDouble.empty() : OptionalDouble.of(median(readings() - PLACE, readings()));
+        return Double.isNaN(placeNow) ? OptionalDouble.empty() : OptionalDouble.of(placeNow);
     }
 
-    /** @return tenths above the median at the beginning: the median of the first third, of no fewer than three */
+    /** @return tenths above the median at the beginning: the median of the first third, of no fewer than three; not a number without readings */
     public double begunAt() {
-        return median(0, firstThird());
+        return begunAt;
     }
 
     private int firstThird() {
@@ -57,7 +71,7 @@ public record CellCourse(List<Double> days, List<Double> above) {
 
     /** @return tenths fallen since the beginning, negative where it rose */
     public double fallen() {
-        return begunAt() - place().orElse(begunAt());
+        return begunAt - place().orElse(begunAt);
     }
 
     /** @return standard error of {@link #fallen()} where single readings scatter by so many tenths */
@@ -67,40 +81,34 @@ public record CellCourse(List<Double> days, List<Double> above) {
 
     /** @return the last reading alone, tenths above the median */
     public double last() {
-        return above.get(readings() - 1);
+        return above[readings() - 1];
     }
 
     /** @return index of the first reading from which all later ones lie more than half the fall below the beginning */
     public int fallIndex() {
-        double half = begunAt() - fallen() / 2;
+        double half = begunAt - fallen() / 2;
         int index = readings();
-        while (index > 0 && above.get(index - 1) < half) {
+        while (index > 0 && above[index - 1] < half) {
             index--;
         }
         return index;
     }
 
     private double median(int from, int to) {
-        return Robust.median(above.subList(from, to).stream()
-                .mapToDouble(Double::doubleValue)
-                .toArray());
+        return Robust.median(Arrays.copyOfRange(above, from, to));
     }
 
     /** @return the last {@code most} readings */
     public CellCourse last(int most) {
         int from = Math.max(0, readings() - most);
-        return new CellCourse(days.subList(from, readings()), above.subList(from, readings()));
+        return new CellCourse(Arrays.copyOfRange(days, from, readings()), Arrays.copyOfRange(above, from, readings()));
     }
 
     public double[] daysArray() {
-        return array(days);
+        return days.clone();
     }
 
     public double[] aboveArray() {
-        return array(above);
-    }
-
-    private static double[] array(List<Double> values) {
-        return values.stream().mapToDouble(Double::doubleValue).toArray();
+        return above.clone();
     }
 }

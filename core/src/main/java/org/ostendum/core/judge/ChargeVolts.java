@@ -4,15 +4,8 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.OptionalDouble;
 import java.util.stream.DoubleStream;
-import java.util.stream.IntStream;
-import org.jspecify.annotations.Nullable;
-import org.ostendum.core.measure.CellReading;
-import org.ostendum.core.measure.Round;
-import org.ostendum.core.quantity.Celsius;
-import org.ostendum.core.quantity.Volts;
 import org.ostendum.core.statistics.Robust;
 
 /** Cell voltages read on charge at the finish, over all rounds that hold them: each cell against its battery, and the battery against its own beginning. */
@@ -21,52 +14,24 @@ public final class ChargeVolts {
     private static final int ROUNDS = 3;
     /** Fewer tell nothing of a meter. */
     private static final int LEAST_CHANGES = 12;
-    /** Fewer cells make no median to compare with. */
-    private static final int LEAST_CELLS = 3;
-    /** mV a cell and kelvin. Source: IEEE 450. */
-    private static final double PER_KELVIN = -4;
-
-    private static final double REFERENCE = 25;
 
     private final Map<Integer, List<Double>> aboveByCell = new HashMap<>();
     private final List<Double> medians = new ArrayList<>();
     private final double scatter;
 
-    ChargeVolts(List<Round> rounds) {
-        rounds.forEach(this::add);
+    /** @param rounds oldest first */
+    ChargeVolts(List<PastRound> rounds) {
+        rounds.forEach(round -> add(round.chargeVolts()));
         scatter = learnedScatter();
     }
 
-    private void add(Round round) {
-        double[] all = round.readings().stream()
-                .mapToDouble(ChargeVolts::millivolts)
-                .filter(mv -> !Double.isNaN(mv))
-                .toArray();
-        if (all.length < LEAST_CELLS) {
-            return;
+    private void add(RoundVolts round) {
+        for (int i = 0; i < round.count(); i++) {
+            aboveByCell.computeIfAbsent(round.cell(i), c -> new ArrayList<>()).add(round.above(i));
         }
-        double median = Robust.median(all);
-        for (CellReading reading : round.readings()) {
-            double millivolts = millivolts(reading);
-            if (!Double.isNaN(millivolts)) {
-                aboveByCell
-                        .computeIfAbsent(reading.cell(), c -> new ArrayList<>())
-                        .add(millivolts - median);
-            }
+        if (!Double.isNaN(round.medianAtReference())) {
+            medians.add(round.medianAtReference());
         }
-        double[] degrees = round.readings().stream()
-                .map(round::temperatureOf)
-                .filter(Objects::nonNull)
-                .mapToDouble(Celsius::degrees)
-                .toArray();
-        if (degrees.length > 0) {
-            medians.add(median - PER_KELVIN * (Robust.median(degrees) - REFERENCE));
-        }
-    }
-
-    private static double millivolts(CellReading reading) {
-        @Nullable Volts volts = reading.volts();
-        return volts == null || !reading.onCharge() ? Double.NaN : volts.volts() * 1000;
     }
 
     /** @return mV a cell shows above the median of its battery, against its own beginning where that is known */
@@ -87,15 +52,19 @@ public final class ChargeVolts {
     }
 
     private double learnedScatter() {
-        double[] changes = aboveByCell.values().stream()
-                .flatMapToDouble(ChargeVolts::changes)
-                .toArray();
+        double[] changes = changes();
         // A difference of two readings scatters by the square root of two more than one of them.
         return changes.length < LEAST_CHANGES ? 0 : Robust.deviation(changes) / Math.sqrt(2);
     }
 
-    private static DoubleStream changes(List<Double> above) {
-        return IntStream.range(1, above.size()).mapToDouble(i -> above.get(i) - above.get(i - 1));
+    private double[] changes() {
+        DoubleStream.Builder changes = DoubleStream.builder();
+        for (List<Double> above : aboveByCell.values()) {
+            for (int i = 1; i < above.size(); i++) {
+                changes.add(above.get(i) - above.get(i - 1));
+            }
+        }
+        return changes.build().toArray();
     }
 
     /** @return mV of the last reading alone above the median of its battery; empty where none was taken */

@@ -1,5 +1,6 @@
 package org.ostendum.core.judge;
 
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.Collections;
 import java.util.Map;
@@ -15,12 +16,20 @@ import org.ostendum.core.statistics.Robust;
 
 /** The corrected gravities of one round, by cell, with their median worked out once. Immutable. */
 public final class Gravities {
+    private static final int NOT_READ = Integer.MIN_VALUE;
+
     private final Map<Integer, CorrectedGravity> byCell;
-    private final double medianTenths;
+    private final int medianTenths;
+    /** Above the median, at the cell's number: courses over years ask for it more than for anything else. */
+    private final int[] above;
 
     public Gravities(Map<Integer, CorrectedGravity> byCell) {
-        this.byCell = Collections.unmodifiableMap(new TreeMap<>(byCell));
-        this.medianTenths = byCell.isEmpty() ? Double.NaN : Robust.median(tenths(byCell.values()));
+        TreeMap<Integer, CorrectedGravity> ordered = new TreeMap<>(byCell);
+        this.byCell = Collections.unmodifiableMap(ordered);
+        this.medianTenths = ordered.isEmpty() ? 0 : (int) Math.round(Robust.median(tenths(ordered.values())));
+        this.above = new int[ordered.isEmpty() ? 0 : ordered.lastKey() + 1];
+        Arrays.fill(above, NOT_READ);
+        ordered.forEach((cell, gravity) -> above[cell] = gravity.tenths() - medianTenths);
     }
 
     /** The gravities in the order of the cells. */
@@ -73,12 +82,24 @@ public final class Gravities {
         if (isEmpty()) {
             throw new IllegalStateException("No cell was read");
         }
-        return new CorrectedGravity((int) Math.round(medianTenths));
+        return new CorrectedGravity(medianTenths);
     }
 
     /** @return how far the cell stands above the median; negative below */
     public GravityDifference aboveMedian(int cell) {
-        return of(cell).minus(median());
+        return new GravityDifference(aboveTenths(cell));
+    }
+
+    /** The same in tenths of a point. */
+    int aboveTenths(int cell) {
+        if (!has(cell)) {
+            throw new IllegalArgumentException("Cell " + cell + " was not read");
+        }
+        return above[cell];
+    }
+
+    boolean has(int cell) {
+        return cell >= 0 && cell < above.length && above[cell] != NOT_READ;
     }
 
     public CorrectedGravity highest() {

@@ -3,22 +3,30 @@ package org.ostendum.core.judge;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.electrolyte.TemperatureCorrection;
 import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.Doubt;
 import org.ostendum.core.measure.Round;
 
-/**
- * A round with what is to be held of it.
- *
- * @param doubts empty when its gravities can be relied on
- * @param setAside cells whose gravity leapt so far that it was not believed then; a later round may bear it out
- */
-public record PastRound(Round round, List<Doubt> doubts, Set<Integer> setAside) {
-    public PastRound {
-        doubts = List.copyOf(doubts);
-        setAside = Set.copyOf(setAside);
+/** A round with what is to be held of it. Immutable. */
+public final class PastRound {
+    private final Round round;
+    private final List<Doubt> doubts;
+    private final Set<Integer> setAside;
+    /** A round is looked at by each verdict of the next year: what it says is worked out once. */
+    private @Nullable Corrected corrected;
+
+    private @Nullable RoundVolts volts;
+
+    private record Corrected(TemperatureCorrection by, Gravities gravities) {}
+
+    public PastRound(Round round, List<Doubt> doubts, Set<Integer> setAside) {
+        this.round = round;
+        this.doubts = List.copyOf(doubts);
+        this.setAside = Set.copyOf(setAside);
     }
 
     /** A round in which every gravity is believed. */
@@ -29,6 +37,38 @@ public record PastRound(Round round, List<Doubt> doubts, Set<Integer> setAside) 
     /** The same round with some of its gravities not believed. */
     public PastRound settingAside(Set<Integer> cells) {
         return new PastRound(round, doubts, cells);
+    }
+
+    public Round round() {
+        return round;
+    }
+
+    /** @return empty when its gravities can be relied on */
+    public List<Doubt> doubts() {
+        return doubts;
+    }
+
+    /** @return cells whose gravity leapt so far that it was not believed then; a later round may bear it out */
+    public Set<Integer> setAside() {
+        return setAside;
+    }
+
+    Gravities gravities(TemperatureCorrection correction) {
+        Corrected known = corrected;
+        if (known == null || !known.by().equals(correction)) {
+            known = new Corrected(correction, Gravities.of(round, correction));
+            corrected = known;
+        }
+        return known.gravities();
+    }
+
+    RoundVolts chargeVolts() {
+        RoundVolts known = volts;
+        if (known == null) {
+            known = RoundVolts.of(round);
+            volts = known;
+        }
+        return known;
     }
 
     public boolean isSound() {
@@ -51,5 +91,23 @@ public record PastRound(Round round, List<Doubt> doubts, Set<Integer> setAside) 
 
     private boolean isOfThisCell(@Nullable Instant since) {
         return since == null || !round.takenAt().isBefore(since);
+    }
+
+    @Override
+    public boolean equals(@Nullable Object other) {
+        return other instanceof PastRound that
+                && round.equals(that.round)
+                && doubts.equals(that.doubts)
+                && setAside.equals(that.setAside);
+    }
+
+    @Override
+    public int hashCode() {
+        return Objects.hash(round, doubts, setAside);
+    }
+
+    @Override
+    public String toString() {
+        return "PastRound[" + round + ", doubts " + doubts + ", set aside " + setAside + "]";
     }
 }

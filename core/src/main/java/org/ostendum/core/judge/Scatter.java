@@ -1,11 +1,11 @@
 package org.ostendum.core.judge;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.DoubleStream;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.quantity.GravityDifference;
 import org.ostendum.core.statistics.Robust;
@@ -42,11 +42,8 @@ public final class Scatter {
     static Scatter of(List<DatedGravities> soundPast) {
         List<DatedGravities> recent =
                 soundPast.subList(Math.max(0, soundPast.size() - ROUNDS_FOR_SCATTER), soundPast.size());
-        List<Double> changes = changes(recent);
-        double deviation = changes.isEmpty()
-                ? LEAST_TENTHS
-                : Robust.deviation(
-                        changes.stream().mapToDouble(Double::doubleValue).toArray());
+        double[] changes = changes(recent);
+        double deviation = changes.length == 0 ? LEAST_TENTHS : Robust.deviation(changes);
         return new Scatter(recent, Math.max(Math.max(LEAST_TENTHS, ROUNDING * division(recent)), deviation));
     }
 
@@ -74,23 +71,19 @@ public final class Scatter {
     }
 
     /** How each reading of a cell lies against the last one before it, which need not be of the round before. */
-    private static List<Double> changes(List<DatedGravities> recent) {
-        List<Double> changes = new ArrayList<>();
-        Map<Integer, Double> places = new HashMap<>();
+    private static double[] changes(List<DatedGravities> recent) {
+        DoubleStream.Builder changes = DoubleStream.builder();
+        Map<Integer, Integer> places = new HashMap<>();
         for (DatedGravities dated : recent) {
-            Gravities gravities = dated.gravities();
-            if (gravities.isEmpty()) {
-                continue;
-            }
-            double median = gravities.median().tenths();
-            gravities.byCell().forEach((cell, gravity) -> {
-                Double before = places.put(cell, gravity.tenths() - median);
+            for (int cell : dated.gravities().byCell().keySet()) {
+                int place = dated.gravities().aboveTenths(cell);
+                Integer before = places.put(cell, place);
                 if (before != null) {
-                    changes.add(gravity.tenths() - median - before);
+                    changes.add(place - before);
                 }
-            });
+            }
         }
-        return changes;
+        return changes.build().toArray();
     }
 
     public GravityDifference usual() {
@@ -105,8 +98,8 @@ public final class Scatter {
     Optional<GravityDifference> jump(Gravities now, int cell, int factor) {
         double[] all = past.stream()
                 .map(DatedGravities::gravities)
-                .filter(g -> g.byCell().containsKey(cell))
-                .mapToDouble(g -> g.aboveMedian(cell).tenths())
+                .filter(g -> g.has(cell))
+                .mapToDouble(g -> g.aboveTenths(cell))
                 .toArray();
         double[] places = Arrays.copyOfRange(all, Math.max(0, all.length - ROUNDS_FOR_PLACE), all.length);
         if (places.length == 0 || now.count() < LEAST_CELLS) {

@@ -1,7 +1,5 @@
 package org.ostendum.core.statistics;
 
-import java.util.Arrays;
-
 /** Statistics that one bad reading cannot move. */
 public final class Robust {
     /** Makes the median absolute deviation estimate the standard deviation of normal noise. */
@@ -17,16 +15,63 @@ public final class Robust {
         if (values.length == 0) {
             throw new IllegalArgumentException("No median of nothing");
         }
-        double[] sorted = values.clone();
-        Arrays.sort(sorted);
-        int middle = sorted.length / 2;
-        return sorted.length % 2 == 1 ? sorted[middle] : (sorted[middle - 1] + sorted[middle]) / 2;
+        double[] parted = values.clone();
+        int middle = parted.length / 2;
+        double upper = select(parted, middle);
+        return parted.length % 2 == 1 ? upper : (highest(parted, middle) + upper) / 2;
+    }
+
+    /**
+     * Hoare's selection: finds one value without sorting the rest, which long pasts are asked for again and again.
+     *
+     * @param values left with none above the value before {@code rank}, none below it after
+     */
+    private static double select(double[] values, int rank) {
+        int low = 0;
+        int high = values.length - 1;
+        while (low < high) {
+            double pivot = values[(low + high) >>> 1];
+            int left = low;
+            int right = high;
+            while (left <= right) {
+                while (values[left] < pivot) {
+                    left++;
+                }
+                while (values[right] > pivot) {
+                    right--;
+                }
+                if (left <= right) {
+                    double moved = values[left];
+                    values[left++] = values[right];
+                    values[right--] = moved;
+                }
+            }
+            if (rank <= right) {
+                high = right;
+            } else if (rank >= left) {
+                low = left;
+            } else {
+                break;
+            }
+        }
+        return values[rank];
+    }
+
+    private static double highest(double[] values, int before) {
+        double highest = values[0];
+        for (int i = 1; i < before; i++) {
+            highest = Math.max(highest, values[i]);
+        }
+        return highest;
     }
 
     /** Standard deviation by the median absolute deviation from the median. */
     public static double deviation(double[] values) {
         double median = median(values);
-        return MAD_TO_DEVIATION
-                * median(Arrays.stream(values).map(v -> Math.abs(v - median)).toArray());
+        double[] distances = values.clone();
+        for (int i = 0; i < distances.length; i++) {
+            distances[i] = Math.abs(distances[i] - median);
+        }
+        return MAD_TO_DEVIATION * median(distances);
     }
 }

@@ -129,9 +129,9 @@ enum CellCause {
         if (after < READINGS_AFTER_STEP || at < 2) {
             return false;
         }
-        double before = (course.above().get(at - 1) + course.above().get(at - 2)) / 2;
-        double first = (course.above().get(at) + course.above().get(at + 1)) / 2;
-        double last = (course.last() + course.above().get(course.readings() - 2)) / 2;
+        double before = (course.above(at - 1) + course.above(at - 2)) / 2;
+        double first = (course.above(at) + course.above(at + 1)) / 2;
+        double last = (course.last() + course.above(course.readings() - 2)) / 2;
         double fallen = course.begunAt() - last;
         boolean sudden = before - first > SUDDEN_PART * fallen;
         boolean steady = Math.abs(first - last) < Math.max(STEADY_TENTHS, STEADY_PART * fallen);

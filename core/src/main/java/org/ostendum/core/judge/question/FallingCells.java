@@ -58,8 +58,14 @@ public final class FallingCells implements Question {
                 .toList());
     }
 
+    private record Fallen(List<Integer> cells) {}
+
     /** Cells inside the limit that have fallen, without those a tap drains together. */
     static List<Integer> cells(Case battery) {
+        return battery.once(Fallen.class, laid -> new Fallen(fallen(laid))).cells();
+    }
+
+    private static List<Integer> fallen(Case battery) {
         List<Integer> known = WeakCells.below(battery);
         List<Integer> tapped = TappedBlocks.cells(battery);
         return battery.gravities().byCell().keySet().stream()
@@ -113,7 +119,7 @@ public final class FallingCells implements Question {
         }
         CellCourse course = battery.course(cell);
         GravityDifference fell = new GravityDifference((int) Math.round(course.fallen()));
-        LocalDate since = today(battery).plusDays(Math.round(course.days().get(0)));
+        LocalDate since = today(battery).plusDays(Math.round(course.day(0)));
         return Optional.of(new Finding(
                 cause.code(),
                 Cells.of(cell),

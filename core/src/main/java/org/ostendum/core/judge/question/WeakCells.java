@@ -44,8 +44,14 @@ public final class WeakCells implements Question {
         return LowBattery.of(battery).isUndercharged() && CellCause.of(battery, cell) == CellCause.UNKNOWN;
     }
 
+    private record Below(List<Integer> cells) {}
+
     /** Cells at or beyond the limit below the median. */
     static List<Integer> below(Case battery) {
+        return battery.once(Below.class, laid -> new Below(farBelow(laid))).cells();
+    }
+
+    private static List<Integer> farBelow(Case battery) {
         Gravities gravities = battery.gravities();
         GravityDifference limit = battery.rules().points(RuleKey.CELL_BELOW_MEDIAN);
         List<Integer> tapped = TappedBlocks.cells(battery);
