@@ -27,10 +27,12 @@ final class PageBench {
 
     private final Random random = new Random(5);
     private final SignedIn client;
+    private final Program program;
     private final ScratchHouse house;
 
-    private PageBench(SignedIn client, ScratchHouse house) {
+    private PageBench(SignedIn client, Program program, ScratchHouse house) {
         this.client = client;
+        this.program = program;
         this.house = house;
     }
 
@@ -51,7 +53,7 @@ final class PageBench {
             SignedIn client = SignedIn.lead(application);
             ScratchHouse house = new ScratchHouse(application.getBean(JdbcTemplate.class), folder);
             house.addModel();
-            PageBench bench = new PageBench(client, house);
+            PageBench bench = new PageBench(client, Program.of(application), house);
             System.out.printf("%n%-10s %-12s %10s %10s %10s%n", "batteries", "request", "p50 ms", "p95 ms", "bytes");
             for (int size : sizes) {
                 Instant start = Instant.now();
@@ -91,6 +93,8 @@ final class PageBench {
                         "key=" + UUID.randomUUID() + "&cell=" + cell[0] + "&field=GRAVITY&value=28"
                                 + random.nextInt(10)));
         client.post(round[0] + "/close", "");
+        String tenYears = TenYears.body();
+        timeFew("judge", () -> program.post("/api/v1/judge", tenYears));
         timeFew("fleet", () -> client.get("/fleet"));
         timeFew("one found", () -> client.get("/fleet?find=b-77&by=DAYS"));
         timeFew("charging", () -> client.get("/charging"));
