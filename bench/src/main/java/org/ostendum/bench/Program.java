@@ -4,10 +4,10 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
-import org.ostendum.web.security.TokenHash;
-import org.ostendum.web.store.People;
-import org.ostendum.web.store.Role;
-import org.ostendum.web.store.Tokens;
+import org.ostendum.app.security.TokenHash;
+import org.ostendum.app.people.People;
+import org.ostendum.app.people.Role;
+import org.ostendum.app.security.Tokens;
 import org.springframework.context.ConfigurableApplicationContext;
 
 /** A program that calls the API by its token. */

@@ -28,8 +28,8 @@ import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.Volts;
 import org.ostendum.sim.RoomBattery;
 import org.ostendum.sim.SimulatedCharger;
-import org.ostendum.web.Ostendum;
-import org.ostendum.web.devices.Folding;
+import org.ostendum.app.Ostendum;
+import org.ostendum.app.charge.SampleThinning;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -62,7 +62,7 @@ final class SampleBench {
 
     static void run(int batteries) throws Exception {
         List<ChargeSample> whole = oneCharge();
-        List<ChargeSample> thin = Thinning.fold(whole, Folding.STRETCH);
+        List<ChargeSample> thin = Thinning.fold(whole, SampleThinning.STRETCH);
         System.out.printf(
                 "%none charge of %s: %d samples kept while it runs, %d a month later%n",
                 Duration.between(whole.get(0).at(), whole.get(whole.size() - 1).at()), whole.size(), thin.size());
@@ -82,7 +82,7 @@ final class SampleBench {
             bench.time("a month");
             bench.copy("thin_charge", WHOLE_DAYS + 1, YEAR);
             bench.time("a year");
-            bench.foldADay(application.getBean(Folding.class));
+            bench.foldADay(application.getBean(SampleThinning.class));
         }
     }
 
@@ -192,14 +192,14 @@ final class SampleBench {
     }
 
     /** The day that is a month old is whole; those before it have been thinned. */
-    private void foldADay(Folding folding) {
+    private void foldADay(SampleThinning thinning) {
         LocalDate due = today.minusDays(WHOLE_DAYS + 1);
         sql.update("delete from charge_sample where at >= ? and at < ?", due, due.plusDays(1));
         copy("whole_charge", WHOLE_DAYS + 1, WHOLE_DAYS + 1);
         sql.update("insert into charge_fold values (?)", due);
         long before = count();
         Instant start = Instant.now();
-        folding.fold();
+        thinning.fold();
         double seconds = Duration.between(start, Instant.now()).toMillis() / 1000.0;
         System.out.printf("one day thinned: %,d samples dropped in %.1f s%n", before - count(), seconds);
     }

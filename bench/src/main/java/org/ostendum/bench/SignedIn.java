@@ -12,9 +12,9 @@ import java.time.ZoneOffset;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.ostendum.core.safety.Training;
-import org.ostendum.web.store.People;
-import org.ostendum.web.store.Role;
-import org.ostendum.web.store.Trainings;
+import org.ostendum.app.people.People;
+import org.ostendum.app.people.Role;
+import org.ostendum.app.people.Trainings;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.security.crypto.password.PasswordEncoder;
 

@@ -24,7 +24,7 @@ public final class ChargerMatch {
     private final BatteryModel battery;
     private final Surroundings now;
     private final Rules rules;
-    private final List<Misfit> misfits = new ArrayList<>();
+    private final List<Mismatch> misfits = new ArrayList<>();
 
     private ChargerMatch(ChargerSheet charger, BatteryModel battery, Surroundings now, Rules rules) {
         this.charger = charger;
@@ -54,15 +54,15 @@ public final class ChargerMatch {
     }
 
     /** @return what does not fit, worst first; none for a good match */
-    public static List<Misfit> of(ChargerSheet charger, BatteryModel battery, Surroundings now, Rules rules) {
+    public static List<Mismatch> of(ChargerSheet charger, BatteryModel battery, Surroundings now, Rules rules) {
         return new ChargerMatch(charger, battery, now, rules).find();
     }
 
-    public static boolean isRefused(List<Misfit> misfits) {
+    public static boolean isRefused(List<Mismatch> misfits) {
         return misfits.stream().anyMatch(m -> m.severity() == Severity.STOP);
     }
 
-    private List<Misfit> find() {
+    private List<Mismatch> find() {
         plate();
         current();
         lockout();
@@ -72,26 +72,26 @@ public final class ChargerMatch {
         return misfits;
     }
 
-    private void add(Misfit.Kind kind, Severity severity, Object... arguments) {
-        misfits.add(new Misfit(kind, severity, Message.of("match." + kind, arguments)));
+    private void add(Mismatch.Kind kind, Severity severity, Object... arguments) {
+        misfits.add(new Mismatch(kind, severity, Message.of("match." + kind, arguments)));
     }
 
     private void plate() {
         if (!charger.cells().contains(battery.cells())) {
-            add(Misfit.Kind.VOLTAGE, Severity.STOP, charger.voltages(), battery.nominalVolts());
+            add(Mismatch.Kind.VOLTAGE, Severity.STOP, charger.voltages(), battery.nominalVolts());
         }
         if (!charger.kinds().contains(battery.kind())) {
-            add(Misfit.Kind.CHEMISTRY, Severity.STOP, battery.kind());
+            add(Mismatch.Kind.CHEMISTRY, Severity.STOP, battery.kind());
         }
         String plug = charger.connector().strip().toLowerCase(Locale.ROOT);
         String socket = now.connector().strip().toLowerCase(Locale.ROOT);
         if (!plug.isEmpty() && !socket.isEmpty() && !plug.equals(socket)) {
-            add(Misfit.Kind.CONNECTOR, Severity.STOP, charger.connector(), now.connector());
+            add(Mismatch.Kind.CONNECTOR, Severity.STOP, charger.connector(), now.connector());
         }
         double size = battery.capacity().ampHours();
         if (size < charger.least().ampHours() || size > charger.most().ampHours()) {
             add(
-                    Misfit.Kind.CAPACITY,
+                    Mismatch.Kind.CAPACITY,
                     Severity.ACT,
                     (int) Math.round(charger.least().ampHours()),
                     (int) Math.round(charger.most().ampHours()),
@@ -104,9 +104,9 @@ public final class ChargerMatch {
         int most = rules.percent(RuleKey.CHARGE_RATE_MOST);
         int least = rules.percent(RuleKey.CHARGE_RATE_LEAST);
         if (per100 > most) {
-            add(Misfit.Kind.TOO_MANY_AMPERES, Severity.ACT, tenths(per100), most);
+            add(Mismatch.Kind.TOO_MANY_AMPERES, Severity.ACT, tenths(per100), most);
         } else if (per100 < least && charger.kind() != ChargerKind.AVIATION) {
-            add(Misfit.Kind.TOO_FEW_AMPERES, Severity.WATCH, tenths(per100), least);
+            add(Mismatch.Kind.TOO_FEW_AMPERES, Severity.WATCH, tenths(per100), least);
         }
     }
 
@@ -114,29 +114,29 @@ public final class ChargerMatch {
         Volts rest = now.rest();
         if (rest != null && rest.volts() < charger.sensesFrom().volts() * battery.cells()) {
             double wanted = charger.sensesFrom().volts() * battery.cells();
-            add(Misfit.Kind.LOCKOUT, Severity.ACT, tenths(rest.volts()), tenths(wanted));
+            add(Mismatch.Kind.LOCKOUT, Severity.ACT, tenths(rest.volts()), tenths(wanted));
         }
     }
 
     private void surroundings() {
         double percent = 100 * now.hydrogen();
         if (percent >= rules.value(RuleKey.HYDROGEN_ALARM).doubleValue()) {
-            add(Misfit.Kind.AIR, Severity.STOP, tenths(percent), rules.value(RuleKey.HYDROGEN_ALARM));
+            add(Mismatch.Kind.AIR, Severity.STOP, tenths(percent), rules.value(RuleKey.HYDROGEN_ALARM));
         }
         Double left = now.kilowattsLeft();
         double wanted = kilowatts(charger, battery.cells(), rules);
         if (left != null && wanted > left) {
-            add(Misfit.Kind.POWER, Severity.ACT, tenths(wanted), tenths(left));
+            add(Mismatch.Kind.POWER, Severity.ACT, tenths(wanted), tenths(left));
         }
     }
 
     private void school() {
         if (now.wanted().needsCaps() && !battery.kind().hasCaps()) {
-            add(Misfit.Kind.SCHOOL, Severity.STOP, Message.of("match.SCHOOL.sealed", battery.kind()));
+            add(Mismatch.Kind.SCHOOL, Severity.STOP, Message.of("match.SCHOOL.sealed", battery.kind()));
         }
         if (now.wanted().isPartial() && !(charger.opportunity() && now.opportunity())) {
             add(
-                    Misfit.Kind.SCHOOL,
+                    Mismatch.Kind.SCHOOL,
                     Severity.STOP,
                     Message.of(charger.opportunity() ? "match.SCHOOL.battery" : "match.SCHOOL.charger"));
         }

@@ -21,21 +21,21 @@ public record AirStatus(int beat, int hydrogen, boolean isFanOn, Celsius celsius
     }
 
     public int[] registers() {
-        return Words.toWrite(LENGTH)
+        return RegisterWords.toWrite(LENGTH)
                 .put(MARK)
                 .put(beat)
                 .put(Math.min(MOST, hydrogen))
-                .put(isFanOn, Words.CONTACT)
+                .put(isFanOn, RegisterWords.CONTACT)
                 .put(celsius.tenths())
                 .written();
     }
 
     public static Optional<AirStatus> of(int[] registers) {
-        Words words = Words.toRead(registers, LENGTH);
+        RegisterWords words = RegisterWords.toRead(registers, LENGTH);
         words.expect(words.word() == MARK);
         int beat = words.word();
         int hydrogen = words.word();
-        boolean fan = words.oneOf(Words.CONTACT);
+        boolean fan = words.oneOf(RegisterWords.CONTACT);
         double celsius = words.signed() / 10.0;
         words.expect(hydrogen <= MOST && celsius >= -40 && celsius <= 70);
         return words.isSound()

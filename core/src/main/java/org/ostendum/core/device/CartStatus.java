@@ -17,7 +17,7 @@ public record CartStatus(int beat, long millilitres, int perMinute, long left) {
     private static final long MOST_LEFT = 1_000_000;
 
     public int[] registers() {
-        return Words.toWrite(LENGTH)
+        return RegisterWords.toWrite(LENGTH)
                 .put(MARK)
                 .put(beat)
                 .putLong(millilitres)
@@ -27,7 +27,7 @@ public record CartStatus(int beat, long millilitres, int perMinute, long left) {
     }
 
     public static Optional<CartStatus> of(int[] registers) {
-        Words words = Words.toRead(registers, LENGTH);
+        RegisterWords words = RegisterWords.toRead(registers, LENGTH);
         words.expect(words.word() == MARK);
         CartStatus status = new CartStatus(words.word(), words.doubleWord(), words.word(), words.doubleWord());
         words.expect(status.left <= MOST_LEFT);

@@ -26,7 +26,7 @@ public record ChargerStatus(
         long wattHours,
         int starts,
         Duration running) {
-    /** Words of the block. */
+    /** RegisterWords of the block. */
     public static final int LENGTH = 14;
 
     private static final int MARK = 0x0571;
@@ -82,7 +82,7 @@ public record ChargerStatus(
     }
 
     public int[] registers() {
-        return Words.toWrite(LENGTH)
+        return RegisterWords.toWrite(LENGTH)
                 .put(MARK)
                 .put(beat)
                 .put(state, STATES)
@@ -98,7 +98,7 @@ public record ChargerStatus(
 
     /** @return empty for what cannot be: a faulty line, another device */
     public static Optional<ChargerStatus> of(int[] registers) {
-        Words words = Words.toRead(registers, LENGTH);
+        RegisterWords words = RegisterWords.toRead(registers, LENGTH);
         words.expect(words.word() == MARK);
         int beat = words.word();
         State state = words.oneOf(STATES);

@@ -76,7 +76,7 @@ public record HandOrder(
     }
 
     public int[] registers() {
-        return Words.toWrite(LENGTH)
+        return RegisterWords.toWrite(LENGTH)
                 .put(MARK)
                 .put(act, ACTS)
                 .put(place)
@@ -93,7 +93,7 @@ public record HandOrder(
     }
 
     public static Optional<HandOrder> of(int[] registers) {
-        Words words = Words.toRead(registers, LENGTH);
+        RegisterWords words = RegisterWords.toRead(registers, LENGTH);
         words.expect(words.word() == MARK);
         HandOrder order = new HandOrder(
                 words.oneOf(ACTS),

@@ -19,26 +19,26 @@ public record TagStatus(int beat, long number, Volts volts, double amperes, Cels
     private static final double MOST_VOLTS = 200;
 
     public int[] registers() {
-        return Words.toWrite(LENGTH)
+        return RegisterWords.toWrite(LENGTH)
                 .put(MARK)
                 .put(beat)
                 .putLong(number)
                 .put(Math.round(volts.volts() * 100))
                 .put(Math.round(amperes * 10))
                 .put(celsius.tenths())
-                .put(isLevelLow, Words.CONTACT)
+                .put(isLevelLow, RegisterWords.CONTACT)
                 .written();
     }
 
     public static Optional<TagStatus> of(int[] registers) {
-        Words words = Words.toRead(registers, LENGTH);
+        RegisterWords words = RegisterWords.toRead(registers, LENGTH);
         words.expect(words.word() == MARK);
         int beat = words.word();
         long number = words.doubleWord();
         double volts = words.word() / 100.0;
         double amperes = words.signed() / 10.0;
         double celsius = words.signed() / 10.0;
-        boolean low = words.oneOf(Words.CONTACT);
+        boolean low = words.oneOf(RegisterWords.CONTACT);
         words.expect(volts <= MOST_VOLTS && Math.abs(amperes) <= 3000);
         words.expect(celsius >= -40 && celsius <= 100);
         return words.isSound()

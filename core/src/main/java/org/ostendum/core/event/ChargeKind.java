@@ -27,7 +27,7 @@ public enum ChargeKind {
     }
 
     /** @return what the site may take for the usual one of a machine class */
-    public static List<ChargeKind> schools() {
+    public static List<ChargeKind> usual() {
         return List.of(CONVENTIONAL, OPPORTUNITY, AFTER_USE);
     }
 

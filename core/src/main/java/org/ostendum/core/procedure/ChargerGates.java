@@ -1,7 +1,7 @@
 package org.ostendum.core.procedure;
 
 import java.util.List;
-import org.ostendum.core.charger.Misfit;
+import org.ostendum.core.charger.Mismatch;
 import org.ostendum.core.judge.Evidence;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.rulebook.Severity;
@@ -24,7 +24,7 @@ final class ChargerGates {
         if (situation.battery() == null) {
             return GateOutcome.OPEN;
         }
-        List<Misfit> misfits = situation.misfits();
+        List<Mismatch> misfits = situation.misfits();
         if (misfits == null) {
             // That nobody has said which charger is asked once, by the graver of the two.
             return severity == Severity.STOP
@@ -37,7 +37,7 @@ final class ChargerGates {
                 .map(m -> GateOutcome.shut(
                         m.sentence(),
                         Message.of(remedy),
-                        m.kind() == Misfit.Kind.LOCKOUT ? "recover" : null,
+                        m.kind() == Mismatch.Kind.LOCKOUT ? "recover" : null,
                         new Evidence("misfit", m.kind().name())))
                 .orElse(GateOutcome.OPEN);
     }

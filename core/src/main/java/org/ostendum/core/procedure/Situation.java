@@ -5,7 +5,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.charger.Misfit;
+import org.ostendum.core.charger.Mismatch;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.safety.StationState;
 import org.ostendum.core.safety.Trained;
@@ -30,7 +30,7 @@ public record Situation(
         Trained trained,
         List<StationState> stations,
         @Nullable Subject battery,
-        @Nullable List<Misfit> misfits,
+        @Nullable List<Mismatch> misfits,
         @Nullable Target into) {
     public Situation {
         stations = List.copyOf(stations);
@@ -66,7 +66,7 @@ public record Situation(
     }
 
     /** The same moment with a charger chosen. */
-    public Situation on(List<Misfit> charger) {
+    public Situation on(List<Mismatch> charger) {
         return new Situation(now, zone, rules, needed, trained, stations, battery, List.copyOf(charger), into);
     }
 

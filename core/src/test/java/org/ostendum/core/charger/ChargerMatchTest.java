@@ -54,8 +54,8 @@ class ChargerMatchTest {
                 connector, rest == null ? null : Volts.of(rest), hydrogen, kilowatts, ChargeKind.CONVENTIONAL, false);
     }
 
-    private static List<Misfit.Kind> kinds(List<Misfit> misfits) {
-        return misfits.stream().map(Misfit::kind).toList();
+    private static List<Mismatch.Kind> kinds(List<Mismatch> misfits) {
+        return misfits.stream().map(Mismatch::kind).toList();
     }
 
     @Test
@@ -78,8 +78,8 @@ class ChargerMatchTest {
         "18, 600, FLOODED, 50, TOO_FEW_AMPERES, WATCH",
     })
     void whatDoesNotFitIsSaid(
-            int cells, double ampHours, CellKind kind, double amperes, Misfit.Kind misfit, Severity severity) {
-        List<Misfit> found = ChargerMatch.of(
+            int cells, double ampHours, CellKind kind, double amperes, Mismatch.Kind misfit, Severity severity) {
+        List<Mismatch> found = ChargerMatch.of(
                 charger(amperes, ""), battery(cells, ampHours, kind), ChargerMatch.Surroundings.UNKNOWN, RULES);
         assertThat(kinds(found)).containsExactly(misfit);
         assertThat(found.get(0).severity()).isEqualTo(severity);
@@ -90,21 +90,21 @@ class ChargerMatchTest {
     void theWorldAroundHasASay() {
         BatteryModel tray = battery(18, 600, CellKind.FLOODED);
         assertThat(kinds(ChargerMatch.of(charger(100, "red 175"), tray, now("grey 320", null, 0, null), RULES)))
-                .containsExactly(Misfit.Kind.CONNECTOR);
+                .containsExactly(Mismatch.Kind.CONNECTOR);
         assertThat(kinds(ChargerMatch.of(charger(100, "red 175"), tray, now("", 27.0, 0, null), RULES)))
-                .containsExactly(Misfit.Kind.LOCKOUT);
+                .containsExactly(Mismatch.Kind.LOCKOUT);
         assertThat(kinds(ChargerMatch.of(charger(100, ""), tray, now("", null, 0.011, null), RULES)))
-                .containsExactly(Misfit.Kind.AIR);
+                .containsExactly(Mismatch.Kind.AIR);
         assertThat(kinds(ChargerMatch.of(charger(100, ""), tray, now("", null, 0, 3.0), RULES)))
-                .containsExactly(Misfit.Kind.POWER);
+                .containsExactly(Mismatch.Kind.POWER);
     }
 
     @Test
     void theWorstComesFirst() {
-        List<Misfit> found =
+        List<Mismatch> found =
                 ChargerMatch.of(charger(300, ""), battery(24, 900, CellKind.FLOODED), now("", null, 0.03, null), RULES);
         assertThat(found).hasSizeGreaterThan(2);
-        assertThat(found.stream().map(Misfit::severity).toList()).isSortedAccordingTo((a, b) -> b.compareTo(a));
+        assertThat(found.stream().map(Mismatch::severity).toList()).isSortedAccordingTo((a, b) -> b.compareTo(a));
     }
 
     @Test
@@ -153,6 +153,6 @@ class ChargerMatchTest {
                 false);
         assertThat(kinds(ChargerMatch.of(
                         gel, battery(18, 600, CellKind.GEL), wanting(ChargeKind.EQUALISE, false), RULES)))
-                .containsExactly(Misfit.Kind.SCHOOL);
+                .containsExactly(Mismatch.Kind.SCHOOL);
     }
 }

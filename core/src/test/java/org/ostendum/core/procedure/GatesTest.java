@@ -17,7 +17,7 @@ import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.battery.CellKind;
 import org.ostendum.core.battery.Duty;
 import org.ostendum.core.battery.GravityMarks;
-import org.ostendum.core.charger.Misfit;
+import org.ostendum.core.charger.Mismatch;
 import org.ostendum.core.defect.DefectKind;
 import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.event.Ending;
@@ -54,7 +54,7 @@ class GatesTest {
             List.of(EYEWASH, new StationState(StationCheck.VENTILATION, hoursAgo(24), true, Kit.NONE));
     private Trained trained = TRAINED;
 
-    private @Nullable List<Misfit> misfits = List.of();
+    private @Nullable List<Mismatch> misfits = List.of();
 
     private Situation situation() {
         return new Situation(
@@ -328,8 +328,8 @@ class GatesTest {
         assertThat(GateKey.MACHINE_FREE.mayBeOverridden()).isFalse();
     }
 
-    private static Misfit misfit(Misfit.Kind kind, Severity severity) {
-        return new Misfit(kind, severity, Message.of("match." + kind));
+    private static Mismatch misfit(Mismatch.Kind kind, Severity severity) {
+        return new Mismatch(kind, severity, Message.of("match." + kind));
     }
 
     @Test
@@ -346,7 +346,7 @@ class GatesTest {
         "TOO_FEW_AMPERES, WATCH, false, false"
     })
     void whatMustNeverBeJoinedIsShutAndWhatSuitsBadlyCanBeAnsweredFor(
-            Misfit.Kind kind, Severity severity, boolean never, boolean badly) {
+            Mismatch.Kind kind, Severity severity, boolean never, boolean badly) {
         misfits = List.of(misfit(kind, severity));
         assertThat(ask(GateKey.CHARGER_FITS) instanceof Shut).isEqualTo(never);
         assertThat(ask(GateKey.CHARGER_SUITS) instanceof Shut).isEqualTo(badly);
@@ -355,7 +355,7 @@ class GatesTest {
 
     @Test
     void aLockedOutBatteryIsLedToItsRecovery() {
-        misfits = List.of(misfit(Misfit.Kind.LOCKOUT, Severity.ACT));
+        misfits = List.of(misfit(Mismatch.Kind.LOCKOUT, Severity.ACT));
         assertThat(ask(GateKey.CHARGER_SUITS)).isInstanceOfSatisfying(Shut.class, shut -> assertThat(shut.opensBy())
                 .isEqualTo("recover"));
     }

@@ -1,0 +1,36 @@
+package org.ostendum.app;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneId;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.context.annotation.Bean;
+
+/** The application. */
+@SpringBootApplication
+public class Ostendum {
+    public static void main(String[] arguments) {
+        SpringApplication.run(Ostendum.class, arguments);
+    }
+
+    /**
+     * The clock of the house. With simulated equipment it may run fast.
+     *
+     * @param agreed when the fast clock and the system’s showed the same; empty for now
+     */
+    @Bean
+    Clock clock(@Value("${ostendum.clock.speed}") double speed, @Value("${ostendum.clock.agreed}") String agreed) {
+        Clock system = Clock.systemUTC();
+        return speed == 1
+                ? system
+                : new FastClock(system, agreed.isEmpty() ? system.instant() : Instant.parse(agreed), speed);
+    }
+
+    /** The zone in which the room's people read a clock. */
+    @Bean
+    ZoneId zone(@Value("${ostendum.zone}") String zone) {
+        return ZoneId.of(zone);
+    }
+}

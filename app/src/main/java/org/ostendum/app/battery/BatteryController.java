@@ -1,0 +1,83 @@
+package org.ostendum.app.battery;
+
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.app.event.LogForm;
+import org.ostendum.app.event.LogReading;
+import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.ledger.EntryKind;
+import org.ostendum.app.ledger.NewEntry;
+import org.ostendum.app.page.Faults;
+import org.ostendum.app.page.NotFound;
+import org.ostendum.app.people.Person;
+import org.ostendum.app.state.BatteryRecord;
+import org.ostendum.app.words.Words;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** A battery's page, and writing down what was done to it. */
+@Controller
+class BatteryController {
+    private final Batteries batteries;
+    private final BatteryViews views;
+    private final LogReading reading;
+    private final BatteryRecord batteryRecord;
+
+    BatteryController(Batteries batteries, BatteryViews views, LogReading reading, BatteryRecord batteryRecord) {
+        this.batteries = batteries;
+        this.views = views;
+        this.reading = reading;
+        this.batteryRecord = batteryRecord;
+    }
+
+    @GetMapping("/batteries/{code}")
+    String battery(@PathVariable String code, @RequestParam @Nullable EntryKind log, Words words, Model page) {
+        page.addAttribute("logging", log != null);
+        LogForm form = LogForm.of(log == null ? EntryKind.CHARGE_END : log);
+        return show(find(code), form, Faults.NONE, words, page);
+    }
+
+    private String show(Battery battery, LogForm form, Faults faults, Words words, Model page) {
+        page.addAttribute("place", "fleet");
+        page.addAttribute("view", views.view(battery, words));
+        page.addAttribute("form", form);
+        page.addAttribute("faults", faults);
+        page.addAttribute("kinds", EntryKind.BY_HAND);
+        page.addAttribute("endings", LogForm.ENDINGS);
+        return "battery/battery";
+    }
+
+    @PostMapping("/batteries/{code}/log")
+    Object log(
+            @PathVariable String code,
+            @ModelAttribute LogForm form,
+            Person person,
+            Words words,
+            Model page,
+            RedirectAttributes flash) {
+        Battery battery = find(code);
+        Faults.Finder faults = new Faults.Finder(words);
+        Optional<NewEntry> line = reading.read(battery, form, person, words, faults);
+        if (line.isEmpty()) {
+            return Faults.page(
+                    HttpStatus.UNPROCESSABLE_CONTENT, show(battery, form, faults.found(), words, page), page);
+        }
+        batteryRecord.record(battery, List.of(line.get()));
+        flash.addFlashAttribute(
+                "told", words.text("log.kept", words.name(line.get().kind())));
+        return "redirect:/batteries/" + battery.code();
+    }
+
+    private Battery find(String code) {
+        return batteries.byCode(code).orElseThrow(() -> new NotFound("battery " + code));
+    }
+}

@@ -1,0 +1,73 @@
+package org.ostendum.app.battery;
+
+import java.time.Instant;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.ledger.EntryKind;
+import org.ostendum.app.ledger.Ledger;
+import org.ostendum.app.ledger.LedgerEntry;
+import org.ostendum.app.page.NotFound;
+import org.ostendum.app.state.PastCheck;
+import org.ostendum.app.words.Words;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The ledger of the house, and of one battery with the check of its past. */
+@Controller
+class LedgerController {
+    private static final int LINES = 60;
+
+    private final Ledger ledger;
+    private final Batteries batteries;
+    private final PastCheck past;
+
+    LedgerController(Ledger ledger, Batteries batteries, PastCheck past) {
+        this.ledger = ledger;
+        this.batteries = batteries;
+        this.past = past;
+    }
+
+    @GetMapping("/ledger")
+    String house(
+            @RequestParam @Nullable Instant before,
+            @RequestParam(defaultValue = "0") long beforeId,
+            @RequestParam @Nullable EntryKind kind,
+            Words words,
+            Model page) {
+        Ledger.@Nullable Mark mark = before == null ? null : new Ledger.Mark(before, beforeId);
+        List<LedgerEntry> entries = ledger.ofSite(mark, kind, LINES);
+        page.addAttribute("place", "ledger");
+        page.addAttribute("lines", lines(entries, words));
+        page.addAttribute("kind", kind);
+        page.addAttribute("kinds", EntryKind.values());
+        page.addAttribute("older", entries.size() == LINES ? entries.get(LINES - 1) : null);
+        return "ledger/house";
+    }
+
+    @GetMapping("/batteries/{code}/ledger")
+    String battery(
+            @PathVariable String code,
+            @RequestParam @Nullable Integer before,
+            @RequestParam @Nullable String check,
+            Words words,
+            Model page) {
+        Battery battery = batteries.byCode(code).orElseThrow(() -> new NotFound("battery " + code));
+        List<LedgerEntry> entries = ledger.ofBattery(battery.id(), before, LINES);
+        page.addAttribute("place", "fleet");
+        page.addAttribute("battery", battery);
+        page.addAttribute("lines", lines(entries, words));
+        page.addAttribute(
+                "older", entries.size() == LINES ? entries.get(LINES - 1).seq() : null);
+        page.addAttribute("check", check == null ? null : past.check(battery.id()));
+        return "ledger/battery";
+    }
+
+    private static List<LedgerLine> lines(List<LedgerEntry> entries, Words words) {
+        return entries.stream().map(entry -> LedgerLine.of(entry, words)).toList();
+    }
+}

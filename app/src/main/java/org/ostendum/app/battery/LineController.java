@@ -1,0 +1,162 @@
+package org.ostendum.app.battery;
+
+import java.util.Objects;
+import java.util.Optional;
+import org.ostendum.app.event.LogForm;
+import org.ostendum.app.event.LogReading;
+import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.ledger.EntryKind;
+import org.ostendum.app.ledger.Ledger;
+import org.ostendum.app.ledger.LedgerEntry;
+import org.ostendum.app.ledger.NewEntry;
+import org.ostendum.app.page.Faults;
+import org.ostendum.app.page.NotFound;
+import org.ostendum.app.people.Person;
+import org.ostendum.app.state.Corrections;
+import org.ostendum.app.words.Words;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** One line of a ledger, and putting it right: by the right one in its place, or by taking it back. */
+@Controller
+class LineController {
+    private final Batteries batteries;
+    private final Ledger ledger;
+    private final Corrections corrections;
+    private final LogReading reading;
+
+    LineController(Batteries batteries, Ledger ledger, Corrections corrections, LogReading reading) {
+        this.batteries = batteries;
+        this.ledger = ledger;
+        this.corrections = corrections;
+        this.reading = reading;
+    }
+
+    @GetMapping("/batteries/{code}/ledger/{seq}")
+    String line(@PathVariable String code, @PathVariable int seq, Person person, Words words, Model page) {
+        Battery battery = battery(code);
+        LedgerEntry line = line(battery, seq);
+        return show(battery, line, formOf(line), Faults.NONE, person, words, page);
+    }
+
+    private static LogForm formOf(LedgerEntry line) {
+        return new LogForm(
+                line.kind(),
+                "",
+                line.quantity() == null
+                        ? ""
+                        : line.quantity().stripTrailingZeros().toPlainString(),
+                Objects.toString(line.cell(), ""),
+                "",
+                "",
+                "");
+    }
+
+    private static String show(
+            Battery battery, LedgerEntry line, LogForm form, Faults faults, Person person, Words words, Model page) {
+        page.addAttribute("place", "fleet");
+        page.addAttribute("battery", battery);
+        page.addAttribute("line", LedgerLine.of(line, words));
+        page.addAttribute("may", mayCorrect(line, person));
+        page.addAttribute("replaceable", EntryKind.BY_HAND.contains(line.kind()));
+        page.addAttribute("isRound", line.kind() == EntryKind.ROUND);
+        page.addAttribute("form", form);
+        page.addAttribute("faults", faults);
+        page.addAttribute("endings", LogForm.ENDINGS);
+        return "ledger/line";
+    }
+
+    /** A person puts right what he wrote himself; a lead what anybody wrote. What was corrected once is corrected. */
+    private static boolean mayCorrect(LedgerEntry line, Person person) {
+        boolean entitled =
+                person.isLead() || (person.worksOnBatteries() && line.person().equals(person.name()));
+        return entitled && line.kind().canBeVoided() && line.correctedBySeq() == null;
+    }
+
+    @PostMapping("/batteries/{code}/ledger/{seq}/take-back")
+    Object takeBack(
+            @PathVariable String code,
+            @PathVariable int seq,
+            @RequestParam(defaultValue = "") String reason,
+            Person person,
+            Words words,
+            Model page,
+            RedirectAttributes flash) {
+        Battery battery = battery(code);
+        LedgerEntry line = line(battery, seq);
+        Faults.Finder faults = new Faults.Finder(words);
+        entitled(line, person, faults);
+        if (reason.strip().length() < 3 || reason.length() > 400) {
+            faults.add("reason", "correct.fault.reason");
+        }
+        if (faults.any()) {
+            return refused(battery, line, formOf(line), faults.found(), person, words, page);
+        }
+        corrections.takeBack(battery, line, reason.strip(), person.id());
+        flash.addFlashAttribute("told", words.text("line.taken-back", seq));
+        return "redirect:/batteries/" + battery.code();
+    }
+
+    @PostMapping("/batteries/{code}/ledger/{seq}/replace")
+    Object replace(
+            @PathVariable String code,
+            @PathVariable int seq,
+            @ModelAttribute LogForm typed,
+            Person person,
+            Words words,
+            Model page,
+            RedirectAttributes flash) {
+        Battery battery = battery(code);
+        LedgerEntry line = line(battery, seq);
+        LogForm form = new LogForm(
+                line.kind(),
+                typed.when(),
+                typed.quantity(),
+                typed.cell(),
+                typed.ending(),
+                typed.remark(),
+                typed.meant());
+        Faults.Finder faults = new Faults.Finder(words);
+        entitled(line, person, faults);
+        if (form.remarkText().length() < 3) {
+            faults.add("remark", "correct.fault.reason");
+        }
+        Optional<NewEntry> right = faults.any() ? Optional.empty() : reading.read(battery, form, person, words, faults);
+        if (right.isEmpty()) {
+            return refused(battery, line, form, faults.found(), person, words, page);
+        }
+        boolean sameTime = form.when() == null || form.when().isBlank();
+        NewEntry by = sameTime ? right.get().at(line.happenedAt()) : right.get();
+        corrections.replace(battery, line, by);
+        flash.addFlashAttribute("told", words.text("line.replaced", seq));
+        return "redirect:/batteries/" + battery.code();
+    }
+
+    private static void entitled(LedgerEntry line, Person person, Faults.Finder faults) {
+        if (!mayCorrect(line, person)) {
+            faults.add("reason", "line.fault.entitled", line.seq());
+        }
+    }
+
+    private static Object refused(
+            Battery battery, LedgerEntry line, LogForm form, Faults faults, Person person, Words words, Model page) {
+        return Faults.page(
+                HttpStatus.UNPROCESSABLE_CONTENT, show(battery, line, form, faults, person, words, page), page);
+    }
+
+    private Battery battery(String code) {
+        return batteries.byCode(code).orElseThrow(() -> new NotFound("battery " + code));
+    }
+
+    private LedgerEntry line(Battery battery, int seq) {
+        return ledger.line(battery.id(), seq).orElseThrow(() -> new NotFound("line " + seq + " of " + battery.code()));
+    }
+}

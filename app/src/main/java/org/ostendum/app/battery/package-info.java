@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.app.battery;
+
+import org.jspecify.annotations.NullMarked;

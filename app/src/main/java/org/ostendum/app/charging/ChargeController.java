@@ -1,0 +1,200 @@
+package org.ostendum.app.charging;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.app.charge.ChargeReadings;
+import org.ostendum.app.charging.ChargeViews.ChargeView;
+import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.ledger.LedgerEvents;
+import org.ostendum.app.page.Faults;
+import org.ostendum.app.page.NotFound;
+import org.ostendum.app.page.TypedForm;
+import org.ostendum.app.people.Person;
+import org.ostendum.app.state.BatteryRecord;
+import org.ostendum.app.words.Measures;
+import org.ostendum.app.words.Words;
+import org.ostendum.core.charge.ChargeSample;
+import org.ostendum.core.charge.EndOfCharge;
+import org.ostendum.core.event.BatteryEvent;
+import org.ostendum.core.event.BatteryEvent.ChargeEnded;
+import org.ostendum.core.event.Ending;
+import org.ostendum.core.measure.GravityEntry;
+import org.ostendum.core.quantity.AmpHours;
+import org.ostendum.core.quantity.Amperes;
+import org.ostendum.core.quantity.Celsius;
+import org.ostendum.core.quantity.SpecificGravity;
+import org.ostendum.core.quantity.Volts;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** One charge: what is read while it runs, whether it is full and on which evidence, and its end. */
+@Controller
+class ChargeController {
+    private static final double LEAST_CELSIUS = -20;
+    private static final double MOST_CELSIUS = 80;
+
+    private final Batteries batteries;
+    private final ChargeViews views;
+    private final ChargeReadings readings;
+    private final BatteryRecord batteryRecord;
+
+    ChargeController(Batteries batteries, ChargeViews views, ChargeReadings readings, BatteryRecord batteryRecord) {
+        this.batteries = batteries;
+        this.views = views;
+        this.readings = readings;
+        this.batteryRecord = batteryRecord;
+    }
+
+    @GetMapping("/batteries/{code}/charge")
+    String charge(@PathVariable String code, Words words, Model page) {
+        return show(find(code), TypedForm.of(words), words, page);
+    }
+
+    private String show(Battery battery, TypedForm form, Words words, Model page) {
+        page.addAttribute("place", "charging");
+        page.addAttribute("battery", battery);
+        page.addAttribute(
+                "view", views.view(battery, !form.get("lamp").isEmpty()).orElse(null));
+        page.addAttribute("months", views.months(battery));
+        page.addAttribute("signs", EndOfCharge.SIGNS);
+        page.addAttribute("form", form);
+        page.addAttribute("faults", form.faults());
+        page.addAttribute("celsius", Measures.of(words.person()).unit("°C"));
+        return "charging/charge";
+    }
+
+    /** What was read at one moment: voltage and current, the temperature, the pilot cell, as much of it as was read. */
+    @PostMapping("/batteries/{code}/charge")
+    Object read(
+            @PathVariable String code,
+            @RequestParam Map<String, String> typed,
+            Person person,
+            Words words,
+            Model page,
+            RedirectAttributes flash) {
+        Battery battery = find(code);
+        TypedForm form = new TypedForm(typed, words);
+        ChargeView running =
+                views.view(battery, false).filter(ChargeView::isRunning).orElse(null);
+        if (running == null) {
+            form.fault("none", "charge.fault.none", battery.code());
+        }
+        @Nullable Celsius celsius = celsius(form, words);
+        @Nullable ChargeSample sample = sample(battery, form, words.now(), celsius);
+        @Nullable SpecificGravity pilot = pilot(form, person);
+        if (pilot != null && celsius == null) {
+            form.fault("celsius", "charge.fault.pilot-temperature");
+        }
+        if (form.isSound() && sample == null && pilot == null) {
+            form.fault("volts", "charge.fault.empty");
+        }
+        if (!form.isSound()) {
+            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(battery, form, words, page), page);
+        }
+        if (sample != null) {
+            readings.add(battery.id(), sample, person.id());
+        }
+        if (pilot != null && celsius != null) {
+            readings.addPilot(battery.id(), new ChargeReadings.PilotReading(words.now(), pilot, celsius), person.id());
+        }
+        if (celsius != null) {
+            BatteryEvent warm = new BatteryEvent.TemperatureRead(words.now(), celsius);
+            batteryRecord.record(battery, List.of(LedgerEvents.entry(warm, person.id(), "")));
+        }
+        flash.addFlashAttribute("told", words.text("charge.read"));
+        return "redirect:/batteries/" + battery.code() + "/charge";
+    }
+
+    private static @Nullable Celsius celsius(TypedForm form, Words words) {
+        if (form.get("celsius").isEmpty()) {
+            return null;
+        }
+        Measures measures = Measures.of(words.person());
+        double shown = form.number("celsius", measures.shown("°C", LEAST_CELSIUS), measures.shown("°C", MOST_CELSIUS));
+        return Celsius.of(measures.metric("°C", shown));
+    }
+
+    private static @Nullable ChargeSample sample(
+            Battery battery, TypedForm form, Instant now, @Nullable Celsius celsius) {
+        if (form.get("volts").isEmpty() && form.get("amps").isEmpty()) {
+            return null;
+        }
+        int cells = battery.type().model().cells();
+        double volts = form.number("volts", cells, 3.2 * cells);
+        double amps = form.number("amps", 0, battery.type().model().capacity().ampHours());
+        return form.isSound() ? new ChargeSample(now, Volts.of(volts), new Amperes(amps), celsius) : null;
+    }
+
+    private static @Nullable SpecificGravity pilot(TypedForm form, Person person) {
+        String typed = form.get("pilot");
+        if (typed.isEmpty()) {
+            return null;
+        }
+        if (GravityEntry.read(typed, person.gravityForm()) instanceof GravityEntry.Accepted accepted) {
+            return accepted.gravity();
+        }
+        form.fault("pilot", "charge.fault.pilot", typed);
+        return null;
+    }
+
+    /** Ends the charge on the ledger: full on its evidence, or not, with a reason. */
+    @PostMapping("/batteries/{code}/charge/end")
+    Object end(
+            @PathVariable String code,
+            @RequestParam Map<String, String> typed,
+            Person person,
+            Words words,
+            Model page,
+            RedirectAttributes flash) {
+        Battery battery = find(code);
+        TypedForm form = new TypedForm(typed, words);
+        ChargeView view = views.view(battery, !form.get("lamp").isEmpty())
+                .filter(ChargeView::isRunning)
+                .orElse(null);
+        String reason = form.get("reason");
+        if (view == null) {
+            form.fault("none", "charge.fault.none", battery.code());
+        } else if (view.verdict().decision() != EndOfCharge.Decision.FULL && reason.length() < 3) {
+            form.fault("reason", "charge.fault.reason");
+        } else if (reason.length() > 300) {
+            form.fault("reason", "fault.length", reason.substring(0, 20) + "…", 300);
+        }
+        if (view == null || !form.isSound()) {
+            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(battery, form, words, page), page);
+        }
+        @Nullable
+        AmpHours ampHours = view.returned() <= 0 ? null : AmpHours.of(Math.min(AmpHours.MOST, view.returned()));
+        boolean full = view.verdict().decision() == EndOfCharge.Decision.FULL;
+        Ending ending = full
+                ? Ending.FULL
+                : view.verdict().decision() == EndOfCharge.Decision.STOP ? Ending.STOPPED : Ending.ENDED_EARLY;
+        ChargeEnded ended =
+                new ChargeEnded(view.doneAt(words.now()), ending, view.verdict().signs(), ampHours);
+        batteryRecord.record(battery, List.of(LedgerEvents.entry(ended, person.id(), told(view, reason, words))));
+        flash.addFlashAttribute("told", words.text("charge.ended", battery.code()));
+        return "redirect:/charging";
+    }
+
+    /** The evidence in words, then the reason: it stays with the line. */
+    private static String told(ChargeView view, String reason, Words words) {
+        String signs = view.verdict().signs().stream().map(words::name).collect(Collectors.joining(", "));
+        String how = words.text(
+                view.verdict().decision() == EndOfCharge.Decision.FULL ? "charge.told.full" : "charge.told.not-full",
+                signs.isEmpty() ? words.text("charge.told.nothing") : signs);
+        return reason.isEmpty() ? how : how + " " + reason;
+    }
+
+    private Battery find(String code) {
+        return batteries.byCode(code).orElseThrow(() -> new NotFound("battery " + code));
+    }
+}

@@ -1,0 +1,198 @@
+package org.ostendum.app.charging;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.app.charge.ChargeReadings;
+import org.ostendum.app.charge.ChargeReadings.PilotReading;
+import org.ostendum.app.charge.ChargeRun;
+import org.ostendum.app.charge.ChargeRuns;
+import org.ostendum.app.device.DeviceStatuses;
+import org.ostendum.app.draw.ChargeCurve;
+import org.ostendum.app.draw.ChargePlotter;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.ledger.Ledger;
+import org.ostendum.app.state.BatteryStates;
+import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.charge.ChargeHistory;
+import org.ostendum.core.charge.ChargeSample;
+import org.ostendum.core.charge.ChargeSums;
+import org.ostendum.core.charge.EndOfCharge;
+import org.ostendum.core.charge.PastCharges;
+import org.ostendum.core.device.ChargerStatus;
+import org.ostendum.core.quantity.Celsius;
+import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.state.BatteryState;
+import org.ostendum.core.state.OnCharge;
+import org.springframework.stereotype.Service;
+
+/** Puts together one charge as it has gone so far, and what speaks for its end. */
+@Service
+class ChargeViews {
+    private static final Duration YEAR = Duration.ofDays(365);
+    private static final Duration LOOKED_BACK = Duration.ofDays(120);
+    /** No charge lasts longer; what a charger’s clock says may lie a little ahead of ours. */
+    private static final Duration LONGEST = Duration.ofDays(5);
+
+    private static final int EARLIER = 3;
+    /** Charges looked into for readings: what lies further back is another battery. */
+    private static final int TRIED = 10;
+
+    private static final double HEIGHT = 420;
+
+    private final BatteryStates batteryStates;
+    private final Ledger ledger;
+    private final ChargeReadings readings;
+    private final ChargeRuns runs;
+    private final DeviceStatuses statuses;
+    private final ZoneId zone;
+
+    ChargeViews(
+            BatteryStates batteryStates,
+            Ledger ledger,
+            ChargeReadings readings,
+            ChargeRuns runs,
+            DeviceStatuses statuses,
+            ZoneId zone) {
+        this.batteryStates = batteryStates;
+        this.ledger = ledger;
+        this.readings = readings;
+        this.runs = runs;
+        this.statuses = statuses;
+        this.zone = zone;
+    }
+
+    /**
+     * One charge.
+     *
+     * @param end null while it runs
+     * @param taken Ah out before it; null where nobody knows
+     * @param returned Ah in by what was read
+     * @param run on its charger; null where nobody has said which
+     * @param status what the charger says; null where it is not heard
+     * @param curve null before the first reading
+     */
+    record ChargeView(
+            Battery battery,
+            Instant since,
+            @Nullable Instant end,
+            @Nullable Double taken,
+            double returned,
+            List<ChargeSample> samples,
+            List<EndOfCharge.Pilot> pilots,
+            EndOfCharge.Verdict verdict,
+            Celsius stopsAt,
+            @Nullable ChargeRun run,
+            @Nullable ChargerStatus status,
+            @Nullable ChargeCurve curve) {
+        public boolean isRunning() {
+            return end == null;
+        }
+
+        /** @return when it was done: what the charger’s lamp said, if it shows full, else now */
+        public Instant doneAt(Instant now) {
+            Instant lamp = run == null ? null : run.meter().lampAt();
+            boolean full = verdict.decision() == EndOfCharge.Decision.FULL;
+            return full && lamp != null && lamp.isBefore(now) ? lamp : now;
+        }
+
+        public boolean isPilotDue(Instant now) {
+            Instant next = verdict.nextPilot();
+            return next != null && !next.isAfter(now);
+        }
+    }
+
+    /** @return a year of the battery's charges by month, the newest first */
+    List<ChargeHistory.Month> months(Battery battery) {
+        Instant now = batteryStates.instant();
+        return ChargeHistory.of(ledger.charges(battery.id(), now.minus(YEAR)), now, zone);
+    }
+
+    /** @param lamp whether the charger's lamp says that it is done */
+    Optional<ChargeView> view(Battery battery, boolean lamp) {
+        BatteryState state = batteryStates.stateOf(battery);
+        boolean running = state.isCharging();
+        @Nullable ChargeRun run = running ? runs.openOf(battery.id()).orElse(null) : null;
+        PastCharges past = PastCharges.of(
+                ledger.charges(battery.id(), batteryStates.instant().minus(LOOKED_BACK)));
+        @Nullable Instant since = since(state, past);
+        if (since == null) {
+            return Optional.empty();
+        }
+        @Nullable Instant end = running ? null : state.charging().chargeEnded();
+        List<ChargeSample> samples = readings.samples(battery.id(), since, end == null ? since.plus(LONGEST) : end);
+        Rules rules = batteryStates.rulesFor(battery);
+        List<EndOfCharge.Pilot> pilots =
+                readings.pilots(battery.id(), since, end == null ? batteryStates.instant() : end).stream()
+                        .map(p -> pilot(p, rules))
+                        .toList();
+        @Nullable Double taken = running ? past.taken() : null;
+        BatteryModel model = battery.type().model();
+        boolean lit = lamp || (run != null && run.meter().lampAt() != null);
+        @Nullable Double counted = run == null ? null : run.meter().ampHours();
+        EndOfCharge.Known known = new EndOfCharge.Known(model, rules, samples, pilots, taken, counted, lit);
+        return Optional.of(new ChargeView(
+                battery,
+                since,
+                end,
+                taken,
+                known.returned(),
+                known.samples(),
+                pilots,
+                EndOfCharge.judge(known),
+                rules.celsius(RuleKey.chargeStop(model.duty())),
+                run,
+                run == null || run.chargerId() == null
+                        ? null
+                        : statuses.charger(run.chargerId()).orElse(null),
+                known.samples().isEmpty() ? null : curve(battery, since, known.samples(), taken, past)));
+    }
+
+    /** The charge under way, else the last one that is on record from its beginning to its end. */
+    private static @Nullable Instant since(BatteryState state, PastCharges past) {
+        OnCharge charge = state.onCharge();
+        if (charge != null) {
+            return charge.since();
+        }
+        List<PastCharges.Span> spans = past.spans();
+        return spans.isEmpty() ? null : spans.get(spans.size() - 1).from();
+    }
+
+    private static EndOfCharge.Pilot pilot(PilotReading reading, Rules rules) {
+        return new EndOfCharge.Pilot(
+                reading.at(), rules.temperatureCorrection().correct(reading.gravity(), reading.temperature()));
+    }
+
+    private ChargeCurve curve(
+            Battery battery, Instant since, List<ChargeSample> samples, @Nullable Double taken, PastCharges past) {
+        BatteryModel model = battery.type().model();
+        return ChargePlotter.plot(
+                new ChargePlotter.Course(since, samples),
+                earlier(battery, since, past),
+                model.cells(),
+                ChargeSums.finishesFrom(model.capacity()).amperes(),
+                taken,
+                ChargingViews.DRAWN_WIDTH,
+                HEIGHT);
+    }
+
+    /** The newest charges before it of which anything was read, the newest last. */
+    private List<ChargePlotter.Course> earlier(Battery battery, Instant since, PastCharges past) {
+        Deque<ChargePlotter.Course> earlier = new ArrayDeque<>();
+        List<PastCharges.Span> spans = past.spans();
+        for (int i = spans.size() - 1; i >= Math.max(0, spans.size() - TRIED) && earlier.size() < EARLIER; i--) {
+            PastCharges.Span span = spans.get(i);
+            List<ChargeSample> samples = readings.samples(battery.id(), span.from(), span.to());
+            if (span.from().isBefore(since) && !samples.isEmpty()) {
+                earlier.addFirst(new ChargePlotter.Course(span.from(), samples));
+            }
+        }
+        return List.copyOf(earlier);
+    }
+}

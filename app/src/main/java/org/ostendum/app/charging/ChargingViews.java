@@ -1,0 +1,165 @@
+package org.ostendum.app.charging;
+
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.app.charging.ChargingView.CoolingLine;
+import org.ostendum.app.charging.ChargingView.EqualiseLine;
+import org.ostendum.app.charging.ChargingView.ReadyLine;
+import org.ostendum.app.charging.ChargingView.Running;
+import org.ostendum.app.draw.GasDrawing;
+import org.ostendum.app.draw.GasPlotter;
+import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.rules.Rulebook;
+import org.ostendum.app.state.BatteryStates;
+import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.equalise.EqualiseProposal;
+import org.ostendum.core.gas.GasBudget;
+import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.rulebook.Severity;
+import org.ostendum.core.state.BatteryState;
+import org.ostendum.core.state.Heat;
+import org.ostendum.core.state.Stage;
+import org.springframework.stereotype.Service;
+
+/** Puts together what charges, cools and is ready, and what the room's air will hold. */
+@Service
+class ChargingViews {
+    static final double DRAWN_WIDTH = 840;
+    private static final double DRAWN_HEIGHT = 240;
+
+    private final Batteries batteries;
+    private final BatteryStates batteryStates;
+    private final RunningCharges runningCharges;
+    private final RoomGas gas;
+    private final ZoneId zone;
+
+    ChargingViews(
+            Batteries batteries, BatteryStates batteryStates, RunningCharges runningCharges, RoomGas gas, ZoneId zone) {
+        this.batteries = batteries;
+        this.batteryStates = batteryStates;
+        this.runningCharges = runningCharges;
+        this.gas = gas;
+        this.zone = zone;
+    }
+
+    /** Each battery with its state. */
+    private record Line(Battery battery, BatteryState state) {}
+
+    /** @param fanOff whether the gas is to be foreseen without the fan */
+    ChargingView view(boolean fanOff) {
+        List<Line> lines = lines();
+        Map<Long, BatteryState> states = new HashMap<>();
+        lines.forEach(line -> states.put(line.battery().id(), line.state()));
+        List<Running> running =
+                runningCharges.now(lines.stream().map(Line::battery).toList(), states);
+        RoomGas.@Nullable Ahead ahead = gas.worst(running, fanOff);
+        double alarm = percent(RuleKey.HYDROGEN_ALARM);
+        return new ChargingView(
+                running, cooling(lines), ready(lines), equalise(lines), ahead == null ? null : air(ahead, alarm), (int)
+                        lines.stream()
+                                .filter(ChargingViews::isReady)
+                                .filter(l -> !isFit(l))
+                                .count());
+    }
+
+    private ChargingView.RoomAir air(RoomGas.Ahead ahead, double alarm) {
+        return new ChargingView.RoomAir(
+                ahead.room(),
+                ahead.moments().isEmpty() ? null : drawing(ahead, alarm),
+                GasBudget.reaches(ahead.moments(), alarm).orElse(null),
+                100 * ahead.most(),
+                (int) Math.round(ahead.air()),
+                ahead.measured());
+    }
+
+    private double percent(RuleKey rule) {
+        return batteryStates.rulebook().siteRules().value(rule).doubleValue() / 100;
+    }
+
+    private List<Line> lines() {
+        List<Battery> all = batteries.all();
+        Rulebook book = batteryStates.rulebook();
+        Map<Long, BatteryState> states = batteryStates.statesOf(all, book);
+        return all.stream()
+                .map(battery -> new Line(battery, Objects.requireNonNull(states.get(battery.id()))))
+                .toList();
+    }
+
+    private GasDrawing drawing(RoomGas.Ahead ahead, double alarm) {
+        return GasPlotter.plot(
+                ahead.moments(),
+                ahead.batteries(),
+                alarm,
+                percent(RuleKey.HYDROGEN_STOP),
+                zone,
+                DRAWN_WIDTH,
+                DRAWN_HEIGHT);
+    }
+
+    private List<CoolingLine> cooling(List<Line> lines) {
+        List<CoolingLine> cooling = new ArrayList<>();
+        for (Line line : lines) {
+            BatteryState state = line.state();
+            Instant until = state.coolingUntil();
+            if (until != null) {
+                Heat heat = state.temperature();
+                cooling.add(new CoolingLine(
+                        line.battery(),
+                        state.phaseSince(),
+                        until,
+                        state.coolingLeft(),
+                        heat == null ? null : heat.celsius()));
+            }
+        }
+        cooling.sort(Comparator.comparing(CoolingLine::readyAt));
+        return cooling;
+    }
+
+    private static boolean isReady(Line line) {
+        return line.state().phase() == BatteryState.Phase.READY
+                && line.battery().slotId() != null;
+    }
+
+    /** Whether nothing has to be done before it works. */
+    private static boolean isFit(Line line) {
+        return line.state().severity().compareTo(Severity.ACT) < 0
+                && line.state().stage() == Stage.IN_SERVICE;
+    }
+
+    /** First in, first out: what has waited longest goes first, for each voltage and duty. */
+    private static Map<String, List<ReadyLine>> ready(List<Line> lines) {
+        Map<String, List<ReadyLine>> byKind = new TreeMap<>();
+        for (Line line : lines) {
+            Instant since = line.state().phaseSince();
+            if (isReady(line) && isFit(line) && since != null) {
+                BatteryModel model = line.battery().type().model();
+                byKind.computeIfAbsent(
+                                model.nominalVolts() + " V "
+                                        + Math.round(model.capacity().ampHours()) + " Ah",
+                                k -> new ArrayList<>())
+                        .add(new ReadyLine(line.battery(), since));
+            }
+        }
+        byKind.values().forEach(list -> list.sort(Comparator.comparing(ReadyLine::since)));
+        return byKind;
+    }
+
+    private List<EqualiseLine> equalise(List<Line> lines) {
+        return lines.stream()
+                .flatMap(line ->
+                        EqualiseProposal.of(line.state())
+                                .map(proposal -> new EqualiseLine(line.battery(), proposal))
+                                .stream())
+                .sorted(Comparator.comparing(line -> line.proposal().reason()))
+                .toList();
+    }
+}

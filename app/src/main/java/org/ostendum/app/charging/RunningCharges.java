@@ -1,0 +1,136 @@
+package org.ostendum.app.charging;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.app.charge.ChargeRun;
+import org.ostendum.app.charge.ChargeRuns;
+import org.ostendum.app.charging.ChargingView.Running;
+import org.ostendum.app.device.DeviceStatuses;
+import org.ostendum.app.device.ExpectedCharges;
+import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.inventory.RoomPlan;
+import org.ostendum.app.inventory.Rooms;
+import org.ostendum.app.ledger.Ledger;
+import org.ostendum.app.rules.Rulebook;
+import org.ostendum.app.state.BatteryStates;
+import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.charge.PastCharges;
+import org.ostendum.core.charge.TimeToFull;
+import org.ostendum.core.charger.Mismatch;
+import org.ostendum.core.device.TagStatus;
+import org.ostendum.core.quantity.Amperes;
+import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.state.BatteryState;
+import org.ostendum.core.state.OnCharge;
+import org.springframework.stereotype.Service;
+
+/** What charges now, by the state of each battery, with what its charger and its devices say of it. */
+@Service
+class RunningCharges {
+    private static final Duration LEARNED_FROM = Duration.ofDays(120);
+
+    private final Batteries batteries;
+    private final BatteryStates batteryStates;
+    private final Ledger ledger;
+    private final Rooms rooms;
+    private final ChargeRuns runs;
+    private final DeviceStatuses statuses;
+
+    RunningCharges(
+            Batteries batteries,
+            BatteryStates batteryStates,
+            Ledger ledger,
+            Rooms rooms,
+            ChargeRuns runs,
+            DeviceStatuses statuses) {
+        this.batteries = batteries;
+        this.batteryStates = batteryStates;
+        this.ledger = ledger;
+        this.rooms = rooms;
+        this.runs = runs;
+        this.statuses = statuses;
+    }
+
+    /** @return the next to be full first */
+    List<Running> now() {
+        List<Battery> all = batteries.all();
+        return now(all, batteryStates.statesOf(all));
+    }
+
+    /** The same of batteries and states at hand. */
+    List<Running> now(Collection<Battery> all, Map<Long, BatteryState> states) {
+        Map<Long, ChargeRun> open = new HashMap<>();
+        runs.open().forEach(run -> open.put(run.batteryId(), run));
+        Map<Long, RoomPlan.Charger> bySlot = new HashMap<>();
+        Map<Long, RoomPlan.Charger> byId = new HashMap<>();
+        rooms.plans().stream().flatMap(RoomPlan::slots).forEach(slot -> {
+            RoomPlan.Charger charger = slot.charger();
+            if (charger != null) {
+                bySlot.put(slot.id(), charger);
+                byId.put(charger.id(), charger);
+            }
+        });
+        Instant now = batteryStates.instant();
+        Rulebook book = batteryStates.rulebook();
+        return all.stream()
+                .filter(b -> state(states, b).isCharging())
+                .map(b -> {
+                    ChargeRun run = open.get(b.id());
+                    RoomPlan.@Nullable Charger charger =
+                            run == null ? bySlot.get(b.slotId()) : byId.get(run.chargerId());
+                    return running(
+                            b,
+                            state(states, b),
+                            run,
+                            charger,
+                            book.rulesFor(b.type().id()),
+                            now);
+                })
+                .sorted(Comparator.comparing(r -> r.left().likely()))
+                .toList();
+    }
+
+    private static BatteryState state(Map<Long, BatteryState> states, Battery battery) {
+        return Objects.requireNonNull(states.get(battery.id()));
+    }
+
+    private Running running(
+            Battery battery,
+            BatteryState state,
+            @Nullable ChargeRun run,
+            RoomPlan.@Nullable Charger charger,
+            Rules rules,
+            Instant now) {
+        BatteryModel model = battery.type().model();
+        OnCharge charge = Objects.requireNonNull(state.onCharge());
+        Instant since = charge.since();
+        PastCharges past = PastCharges.of(ledger.charges(battery.id(), now.minus(LEARNED_FROM)));
+        double usual = ExpectedCharges.USUAL_RATE * model.capacity().ampHours();
+        TimeToFull.Estimate whole = ExpectedCharges.whole(
+                charge.kind(),
+                run == null ? null : run.lasts(),
+                model,
+                rules,
+                new Amperes(charger == null ? usual : charger.amps()),
+                past);
+        return new Running(
+                battery,
+                charger,
+                charge.kind(),
+                since,
+                whole,
+                whole.after(Duration.between(since, now)),
+                past.finished().size(),
+                charger == null ? List.<Mismatch>of() : ChargerMatches.ofPlates(charger, battery, rules),
+                charger == null ? null : statuses.charger(charger.id()).orElse(null),
+                statuses.tag(battery.id()).map(TagStatus::celsius).orElse(null));
+    }
+}

@@ -1,0 +1,5 @@
+/** All charging, cooling and readiness of a house on one screen, from what is on the ledgers. */
+@NullMarked
+package org.ostendum.app.charging;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.app.demo;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,81 @@
+package org.ostendum.app.device;
+
+import java.time.Duration;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.app.charge.ChargeRun;
+import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.inventory.RoomPlan;
+import org.ostendum.app.inventory.Rooms;
+import org.ostendum.app.ledger.Ledger;
+import org.ostendum.app.state.BatteryStates;
+import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.charge.PastCharges;
+import org.ostendum.core.charge.TimeToFull;
+import org.ostendum.core.charger.ChargerSheet;
+import org.ostendum.core.commission.InitialChargePlan;
+import org.ostendum.core.event.ChargeKind;
+import org.ostendum.core.quantity.Amperes;
+import org.ostendum.core.rulebook.Rules;
+import org.springframework.stereotype.Service;
+
+/** Looks up what the ledger knows of a charge. */
+@Service
+public class ExpectedCharges {
+    /** A charger nobody has written down: the usual part of the capacity. */
+    public static final double USUAL_RATE = 0.16;
+
+    private static final Duration LEARNED_FROM = Duration.ofDays(120);
+
+    private final Batteries batteries;
+    private final Ledger ledger;
+    private final Rooms rooms;
+    private final BatteryStates batteryStates;
+
+    ExpectedCharges(Batteries batteries, Ledger ledger, Rooms rooms, BatteryStates batteryStates) {
+        this.batteries = batteries;
+        this.ledger = ledger;
+        this.rooms = rooms;
+        this.batteryStates = batteryStates;
+    }
+
+    ExpectedCharge of(ChargeRun run) {
+        Battery battery = batteries.byId(run.batteryId()).orElseThrow();
+        BatteryModel model = battery.type().model();
+        PastCharges past =
+                PastCharges.of(ledger.charges(battery.id(), run.begunAt().minus(LEARNED_FROM)));
+        Rules rules = batteryStates.rulesFor(battery);
+        return new ExpectedCharge(
+                battery, rules, past.taken(), whole(run.kind(), run.lasts(), model, rules, amperes(run, model), past));
+    }
+
+    /**
+     * How long a charge takes: a first one by its plan, a low current its hours, anything else as long as it takes.
+     *
+     * @param lasts hours of a low current; null for the charger's own course
+     */
+    public static TimeToFull.Estimate whole(
+            ChargeKind kind,
+            @Nullable Duration lasts,
+            BatteryModel model,
+            Rules rules,
+            Amperes amperes,
+            PastCharges past) {
+        if (kind == ChargeKind.INITIAL) {
+            return InitialChargePlan.of(model, rules).lasts();
+        } else if (lasts != null) {
+            return new TimeToFull.Estimate(lasts, lasts, lasts, false);
+        }
+        return new TimeToFull(model.capacity(), amperes, past.finished()).estimate(past.taken());
+    }
+
+    private Amperes amperes(ChargeRun run, BatteryModel model) {
+        return rooms.plans().stream()
+                .flatMap(RoomPlan::chargers)
+                .filter(c -> run.chargerId() != null && c.id() == run.chargerId())
+                .map(RoomPlan.Charger::sheet)
+                .map(ChargerSheet::amperes)
+                .findFirst()
+                .orElseGet(() -> new Amperes(USUAL_RATE * model.capacity().ampHours()));
+    }
+}

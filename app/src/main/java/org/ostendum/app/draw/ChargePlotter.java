@@ -1,0 +1,206 @@
+package org.ostendum.app.draw;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.function.ToDoubleFunction;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.charge.ChargeSample;
+
+/** Plots the course of a charge, with earlier ones of the same battery behind it. */
+public final class ChargePlotter {
+    private static final double LEFT = 10;
+    private static final double RIGHT = 62;
+    private static final double TOP = 10;
+    private static final double BOTTOM = 26;
+    private static final double GAP = 14;
+    private static final double UPPER_PART = 0.5;
+    private static final double MIDDLE_PART = 0.26;
+    /** Part of the largest current below which it has begun to fall. */
+    private static final double FALLING = 0.9;
+
+    private static final double LEAST_VOLTS = 1.9;
+    private static final double MOST_VOLTS = 2.8;
+    private static final double MOST_CELSIUS = 60;
+    private static final int LEAST_HOURS = 8;
+
+    private final int cells;
+    private final double hours;
+    private final double mostAmps;
+    private final Box upper;
+    private final Box lower;
+    private final Box bottom;
+
+    /** A charge to be drawn, from its start. */
+    public record Course(Instant start, List<ChargeSample> samples) {}
+
+    private ChargePlotter(int cells, double hours, double mostAmps, double width, double height) {
+        this.cells = cells;
+        this.hours = hours;
+        this.mostAmps = mostAmps;
+        double high = height - TOP - BOTTOM - 2 * GAP;
+        double wide = width - LEFT - RIGHT;
+        this.upper = new Box(LEFT, TOP, wide, high * UPPER_PART);
+        this.lower = new Box(LEFT, upper.bottom() + GAP, wide, high * MIDDLE_PART);
+        this.bottom = new Box(LEFT, lower.bottom() + GAP, wide, high * (1 - UPPER_PART - MIDDLE_PART));
+    }
+
+    /**
+     * @param finishFrom amperes at and below which it finishes
+     * @param earlier the newest last
+     * @param taken Ah out before it; null where nobody knows
+     */
+    public static ChargeCurve plot(
+            Course now,
+            List<Course> earlier,
+            int cells,
+            double finishFrom,
+            @Nullable Double taken,
+            double width,
+            double height) {
+        double longest = Math.max(LEAST_HOURS, lasted(now) + 1);
+        for (Course course : earlier) {
+            longest = Math.max(longest, lasted(course));
+        }
+        double most = now.samples().stream()
+                .mapToDouble(s -> s.amperes().amperes())
+                .max()
+                .orElse(1);
+        ChargePlotter plotter = new ChargePlotter(cells, longest, Math.max(1, most * 1.1), width, height);
+        return plotter.curve(now, earlier, finishFrom, taken, width, height);
+    }
+
+    private static double lasted(Course course) {
+        return course.samples().isEmpty()
+                ? 0
+                : hours(
+                        course,
+                        course.samples().get(course.samples().size() - 1).at());
+    }
+
+    private static double hours(Course course, Instant at) {
+        return Duration.between(course.start(), at).toSeconds() / 3600.0;
+    }
+
+    private ChargeCurve curve(
+            Course now, List<Course> earlier, double finishFrom, @Nullable Double taken, double width, double height) {
+        Sums sums = Sums.of(now.samples(), cells);
+        double mostAmpHours = 1.1 * Math.max(Math.max(1, sums.ampHours()), taken == null ? 0 : taken);
+        double mostGas = Math.max(10, 1.1 * sums.mostLitres());
+        List<Point> volts = points(now, this::voltsY);
+        List<ChargeSample> warm =
+                now.samples().stream().filter(s -> s.celsius() != null).toList();
+        return new ChargeCurve(
+                width,
+                height,
+                upper,
+                lower,
+                bottom,
+                Strokes.polyline(volts),
+                Strokes.polyline(points(now, s -> lowerY(s.amperes().amperes() / mostAmps))),
+                Strokes.polyline(points(
+                        new Course(now.start(), warm),
+                        s -> lowerY(Objects.requireNonNull(s.celsius()).degrees() / MOST_CELSIUS))),
+                Strokes.polyline(points(now, sums.ampHoursAt(), mostAmpHours)),
+                Strokes.polyline(points(now, sums.litresAt(), mostGas)),
+                taken == null ? null : (Double) bottomY(taken / mostAmpHours),
+                volts,
+                absorptionX(now),
+                finishX(now, finishFrom),
+                earlier.stream()
+                        .filter(course -> course.samples().size() > 1)
+                        .map(course -> Strokes.polyline(points(course, this::voltsY)))
+                        .toList(),
+                voltTicks(),
+                hourTicks(),
+                String.format(Locale.ROOT, "%.0f A", mostAmps),
+                String.format(Locale.ROOT, "%.0f °C", MOST_CELSIUS),
+                String.format(Locale.ROOT, "%.0f Ah", mostAmpHours),
+                String.format(Locale.ROOT, "%.0f l/h", mostGas));
+    }
+
+    private List<Point> points(Course course, ToDoubleFunction<ChargeSample> y) {
+        return course.samples().stream()
+                .map(s -> new Point(x(hours(course, s.at())), y.applyAsDouble(s)))
+                .toList();
+    }
+
+    private List<Point> points(Course course, List<Double> values, double most) {
+        List<Point> points = new ArrayList<>();
+        for (int i = 0; i < values.size(); i++) {
+            Instant at = course.samples().get(i).at();
+            points.add(new Point(x(hours(course, at)), bottomY(values.get(i) / most)));
+        }
+        return points;
+    }
+
+    private double bottomY(double part) {
+        return bottom.bottom() - bottom.height() * Math.max(0, Math.min(1, part));
+    }
+
+    /** The first reading below the full current after which none lay above it again. */
+    private @Nullable Double absorptionX(Course course) {
+        double most = course.samples().stream()
+                .mapToDouble(s -> s.amperes().amperes())
+                .max()
+                .orElse(0);
+        @Nullable Double from = null;
+        for (ChargeSample sample : course.samples()) {
+            if (sample.amperes().amperes() >= FALLING * most) {
+                from = null;
+            } else if (from == null) {
+                from = x(hours(course, sample.at()));
+            }
+        }
+        return from;
+    }
+
+    private double x(double hour) {
+        return upper.x() + upper.width() * Math.max(0, Math.min(1, hour / hours));
+    }
+
+    private double voltsY(ChargeSample sample) {
+        return voltsY(sample.volts().volts() / cells);
+    }
+
+    private double voltsY(double perCell) {
+        double part = (perCell - LEAST_VOLTS) / (MOST_VOLTS - LEAST_VOLTS);
+        return upper.bottom() - upper.height() * Math.max(0, Math.min(1, part));
+    }
+
+    private double lowerY(double part) {
+        return lower.bottom() - lower.height() * Math.max(0, Math.min(1, part));
+    }
+
+    /** The first reading at the finish after which none lay above it. */
+    private @Nullable Double finishX(Course course, double finishFrom) {
+        @Nullable Double from = null;
+        for (ChargeSample sample : course.samples()) {
+            if (sample.amperes().amperes() > finishFrom) {
+                from = null;
+            } else if (from == null) {
+                from = x(hours(course, sample.at()));
+            }
+        }
+        return from;
+    }
+
+    private List<ChargeCurve.Tick> voltTicks() {
+        List<ChargeCurve.Tick> ticks = new ArrayList<>();
+        for (int tenths = 20; tenths <= 28; tenths += 2) {
+            ticks.add(new ChargeCurve.Tick(voltsY(tenths / 10.0), String.format(Locale.ROOT, "%.2f V", tenths / 10.0)));
+        }
+        return ticks;
+    }
+
+    private List<ChargeCurve.Tick> hourTicks() {
+        List<ChargeCurve.Tick> ticks = new ArrayList<>();
+        for (int hour = 0; hour <= hours; hour += 2) {
+            ticks.add(new ChargeCurve.Tick(x(hour), hour + " h"));
+        }
+        return ticks;
+    }
+}

@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.app.draw;
+
+import org.jspecify.annotations.NullMarked;

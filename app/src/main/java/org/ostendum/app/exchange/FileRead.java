@@ -1,0 +1,11 @@
+package org.ostendum.app.exchange;
+
+import java.util.List;
+
+/**
+ * What a file came to.
+ *
+ * @param lines what could be read
+ * @param unknown columns that are left unread
+ */
+record FileRead<T>(List<T> lines, CsvProblems problems, List<String> unknown) {}

@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.app.fleet;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,184 @@
+package org.ostendum.app.inventory;
+
+import static org.jooq.impl.DSL.coalesce;
+import static org.jooq.impl.DSL.concat;
+import static org.jooq.impl.DSL.replace;
+import static org.jooq.impl.DSL.val;
+import static org.ostendum.app.db.jooq.Tables.BATTERY;
+import static org.ostendum.app.db.jooq.Tables.BATTERY_MODEL;
+import static org.ostendum.app.db.jooq.Tables.MACHINE;
+import static org.ostendum.app.db.jooq.Tables.PERSON;
+import static org.ostendum.app.db.jooq.Tables.ROOM;
+import static org.ostendum.app.db.jooq.Tables.SLOT;
+import static org.ostendum.app.db.jooq.Tables.STAND;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jooq.Field;
+import org.jooq.Record;
+import org.jooq.SelectOnConditionStep;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Repository;
+
+/** The batteries of the site. */
+@Repository
+public class Batteries {
+    private static final Field<String> PLACE =
+            coalesce(MACHINE.CODE, concat(STAND.NAME, val(" "), SLOT.NUMBER.cast(String.class)));
+    private static final int FOUND_AT_MOST = 12;
+
+    private final DSLContext sql;
+
+    Batteries(DSLContext sql) {
+        this.sql = sql;
+    }
+
+    public Optional<Battery> byCode(String code) {
+        return select().where(BATTERY.CODE.eq(code)).fetchOptional(Batteries::battery);
+    }
+
+    public Optional<Battery> byId(long id) {
+        return select().where(BATTERY.ID.eq(id)).fetchOptional(Batteries::battery);
+    }
+
+    /** @return the battery that is in a machine */
+    public Optional<Battery> inMachine(long machineId) {
+        return select().where(BATTERY.MACHINE_ID.eq(machineId)).fetchOptional(Batteries::battery);
+    }
+
+    /** @return batteries standing in the room or in machines parked there, by code */
+    public List<Battery> inRoom(long roomId) {
+        // Two index look-ups: an OR over both ways into the room would read every battery of the site.
+        Set<Long> ids = sql.select(BATTERY.ID)
+                .from(BATTERY)
+                .join(SLOT)
+                .on(SLOT.ID.eq(BATTERY.SLOT_ID))
+                .join(STAND)
+                .on(STAND.ID.eq(SLOT.STAND_ID))
+                .where(STAND.ROOM_ID.eq(roomId))
+                .unionAll(sql.select(BATTERY.ID)
+                        .from(BATTERY)
+                        .join(MACHINE)
+                        .on(MACHINE.ID.eq(BATTERY.MACHINE_ID))
+                        .join(SLOT)
+                        .on(SLOT.ID.eq(MACHINE.SLOT_ID))
+                        .join(STAND)
+                        .on(STAND.ID.eq(SLOT.STAND_ID))
+                        .where(STAND.ROOM_ID.eq(roomId)))
+                .fetchSet(BATTERY.ID);
+        return list(BATTERY.ID.in(ids));
+    }
+
+    public List<Battery> all() {
+        return select().orderBy(BATTERY.CODE).fetch(Batteries::battery);
+    }
+
+    /** @return at most 12 batteries whose code, serial or machine begins with, or else contains, the text */
+    public List<Battery> find(String text) {
+        String bare = text.strip();
+        Condition begins = startsWithLoosely(BATTERY.CODE, bare)
+                .or(startsWithLoosely(MACHINE.CODE, bare))
+                .or(BATTERY.SERIAL.startsWithIgnoreCase(bare));
+        Condition contains = BATTERY.SERIAL.containsIgnoreCase(bare).or(MACHINE.NAME.containsIgnoreCase(bare));
+        return select().where(begins.or(contains))
+                .orderBy(begins.desc(), BATTERY.CODE)
+                .limit(FOUND_AT_MOST)
+                .fetch(Batteries::battery);
+    }
+
+    /** "t7" finds T-07 as well as T7: people leave out hyphens and leading noughts. */
+    private static Condition startsWithLoosely(Field<String> code, String text) {
+        String plain = text.replaceAll("[^\\p{Alnum}]", "");
+        Field<String> plainCode = replace(code, "-", "");
+        Field<String> shortCode = replace(replace(code, "-0", ""), "-", "");
+        return plain.isEmpty()
+                ? code.startsWithIgnoreCase(text)
+                : plainCode.startsWithIgnoreCase(plain).or(shortCode.startsWithIgnoreCase(plain));
+    }
+
+    public List<Battery> list(Condition condition) {
+        return select().where(condition).orderBy(BATTERY.CODE).fetch(Batteries::battery);
+    }
+
+    public int count() {
+        return sql.fetchCount(BATTERY);
+    }
+
+    /** @return the id given to it */
+    public long add(String code, String serial, long modelId, @Nullable LocalDate madeOn, LocalDate inServiceOn) {
+        return sql.insertInto(BATTERY)
+                .set(BATTERY.CODE, code)
+                .set(BATTERY.SERIAL, serial)
+                .set(BATTERY.MODEL_ID, modelId)
+                .set(BATTERY.MADE_ON, madeOn)
+                .set(BATTERY.IN_SERVICE_ON, inServiceOn)
+                .returningResult(BATTERY.ID)
+                .fetchSingle()
+                .value1();
+    }
+
+    public void change(long id, String serial, @Nullable LocalDate madeOn, LocalDate inServiceOn) {
+        sql.update(BATTERY)
+                .set(BATTERY.SERIAL, serial)
+                .set(BATTERY.MADE_ON, madeOn)
+                .set(BATTERY.IN_SERVICE_ON, inServiceOn)
+                .where(BATTERY.ID.eq(id))
+                .execute();
+    }
+
+    public void nameWaterOwner(long id, @Nullable Long personId) {
+        sql.update(BATTERY)
+                .set(BATTERY.WATER_OWNER_ID, personId)
+                .where(BATTERY.ID.eq(id))
+                .execute();
+    }
+
+    /** Moves it into a slot, into a machine, or, with both null, out of sight. */
+    public void place(long id, @Nullable Long slotId, @Nullable Long machineId) {
+        sql.update(BATTERY)
+                .set(BATTERY.SLOT_ID, slotId)
+                .set(BATTERY.MACHINE_ID, machineId)
+                .where(BATTERY.ID.eq(id))
+                .execute();
+    }
+
+    private SelectOnConditionStep<Record> select() {
+        return sql.select(BATTERY.fields())
+                .select(BATTERY_MODEL.fields())
+                .select(PLACE, ROOM.CODE, MACHINE.CODE, PERSON.NAME)
+                .from(BATTERY)
+                .join(BATTERY_MODEL)
+                .on(BATTERY_MODEL.ID.eq(BATTERY.MODEL_ID))
+                .leftJoin(MACHINE)
+                .on(MACHINE.ID.eq(BATTERY.MACHINE_ID))
+                .leftJoin(SLOT)
+                .on(SLOT.ID.eq(coalesce(BATTERY.SLOT_ID, MACHINE.SLOT_ID)))
+                .leftJoin(STAND)
+                .on(STAND.ID.eq(SLOT.STAND_ID))
+                .leftJoin(ROOM)
+                .on(ROOM.ID.eq(STAND.ROOM_ID))
+                .leftJoin(PERSON)
+                .on(PERSON.ID.eq(BATTERY.WATER_OWNER_ID));
+    }
+
+    private static Battery battery(Record r) {
+        return new Battery(
+                r.get(BATTERY.ID),
+                r.get(BATTERY.CODE),
+                r.get(BATTERY.SERIAL),
+                Models.model(r),
+                r.get(BATTERY.MADE_ON),
+                r.get(BATTERY.IN_SERVICE_ON),
+                r.get(BATTERY.SLOT_ID),
+                r.get(BATTERY.MACHINE_ID),
+                r.get(MACHINE.CODE),
+                r.get(PLACE),
+                r.get(ROOM.CODE),
+                r.get(BATTERY.WATER_OWNER_ID),
+                r.get(PERSON.NAME));
+    }
+}

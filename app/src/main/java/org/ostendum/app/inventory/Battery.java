@@ -1,0 +1,28 @@
+package org.ostendum.app.inventory;
+
+import java.time.LocalDate;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One battery of the site and where it is.
+ *
+ * @param slotId the slot it stands in, null when in a machine or elsewhere
+ * @param machineId the machine it is in, null when it stands
+ * @param place in the words of the house: "Stand A 3", "F3", null when nobody knows
+ * @param roomCode the room it is drawn in, null when in none
+ * @param waterOwner name of the one person who waters it, null when nobody
+ */
+public record Battery(
+        long id,
+        String code,
+        String serial,
+        StoredModel type,
+        @Nullable LocalDate madeOn,
+        LocalDate inServiceOn,
+        @Nullable Long slotId,
+        @Nullable Long machineId,
+        @Nullable String machineCode,
+        @Nullable String place,
+        @Nullable String roomCode,
+        @Nullable Long waterOwnerId,
+        @Nullable String waterOwner) {}

@@ -1,0 +1,93 @@
+package org.ostendum.app.inventory;
+
+import static org.jooq.impl.DSL.concat;
+import static org.jooq.impl.DSL.val;
+import static org.ostendum.app.db.jooq.Tables.MACHINE;
+import static org.ostendum.app.db.jooq.Tables.SLOT;
+import static org.ostendum.app.db.jooq.Tables.STAND;
+
+import java.util.List;
+import java.util.Optional;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jooq.Field;
+import org.jooq.impl.DSL;
+import org.springframework.stereotype.Repository;
+
+/** The machines of the site. */
+@Repository
+public class Machines {
+    private static final Field<String> PLACE = concat(STAND.NAME, val(" "), SLOT.NUMBER.cast(String.class));
+
+    private final DSLContext sql;
+
+    Machines(DSLContext sql) {
+        this.sql = sql;
+    }
+
+    public List<Machine> all() {
+        return list(DSL.noCondition());
+    }
+
+    public Optional<Machine> byCode(String code) {
+        return list(MACHINE.CODE.eq(code)).stream().findFirst();
+    }
+
+    private List<Machine> list(Condition condition) {
+        return sql.select(MACHINE.fields())
+                .select(PLACE)
+                .from(MACHINE)
+                .leftJoin(SLOT)
+                .on(SLOT.ID.eq(MACHINE.SLOT_ID))
+                .leftJoin(STAND)
+                .on(STAND.ID.eq(SLOT.STAND_ID))
+                .where(condition)
+                .orderBy(MACHINE.CODE)
+                .fetch(r -> new Machine(
+                        r.get(MACHINE.ID),
+                        r.get(MACHINE.CODE),
+                        r.get(MACHINE.NAME),
+                        MachineKind.valueOf(r.get(MACHINE.KIND)),
+                        r.get(MACHINE.WEIGHT_FROM_KG),
+                        r.get(MACHINE.WEIGHT_TO_KG),
+                        r.get(MACHINE.VOLTS) == null
+                                ? null
+                                : (Integer) r.get(MACHINE.VOLTS).intValue(),
+                        r.get(MACHINE.CONNECTOR),
+                        r.get(MACHINE.SLOT_ID),
+                        r.get(PLACE)));
+    }
+
+    /** @return the id given to it; {@code machine.id()} is ignored */
+    public long add(Machine machine) {
+        return sql.insertInto(MACHINE)
+                .set(MACHINE.CODE, machine.code())
+                .set(MACHINE.NAME, machine.name())
+                .set(MACHINE.KIND, machine.kind().name())
+                .set(MACHINE.WEIGHT_FROM_KG, machine.weightFromKg())
+                .set(MACHINE.WEIGHT_TO_KG, machine.weightToKg())
+                .set(
+                        MACHINE.VOLTS,
+                        machine.volts() == null ? null : (Short) machine.volts().shortValue())
+                .set(MACHINE.CONNECTOR, machine.connector())
+                .set(MACHINE.SLOT_ID, machine.slotId())
+                .returningResult(MACHINE.ID)
+                .fetchSingle()
+                .value1();
+    }
+
+    public void change(Machine machine) {
+        sql.update(MACHINE)
+                .set(MACHINE.NAME, machine.name())
+                .set(MACHINE.KIND, machine.kind().name())
+                .set(MACHINE.WEIGHT_FROM_KG, machine.weightFromKg())
+                .set(MACHINE.WEIGHT_TO_KG, machine.weightToKg())
+                .set(
+                        MACHINE.VOLTS,
+                        machine.volts() == null ? null : (Short) machine.volts().shortValue())
+                .set(MACHINE.CONNECTOR, machine.connector())
+                .set(MACHINE.SLOT_ID, machine.slotId())
+                .where(MACHINE.ID.eq(machine.id()))
+                .execute();
+    }
+}

@@ -1,0 +1,177 @@
+package org.ostendum.app.inventory;
+
+import static org.ostendum.app.db.jooq.Tables.BATTERY;
+import static org.ostendum.app.db.jooq.Tables.CHARGER;
+import static org.ostendum.app.db.jooq.Tables.MACHINE;
+import static org.ostendum.app.db.jooq.Tables.ROOM;
+import static org.ostendum.app.db.jooq.Tables.SLOT;
+import static org.ostendum.app.db.jooq.Tables.STAND;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jooq.DSLContext;
+import org.jooq.Record;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.app.inventory.RoomPlan.Charger;
+import org.ostendum.app.inventory.RoomPlan.ParkedMachine;
+import org.ostendum.app.inventory.RoomPlan.Slot;
+import org.ostendum.app.inventory.RoomPlan.Stand;
+import org.ostendum.app.inventory.RoomPlan.StandKind;
+import org.ostendum.core.charger.ChargerSheet;
+import org.springframework.stereotype.Repository;
+
+/** The rooms of the site, their stands, slots and chargers. */
+@Repository
+public class Rooms {
+    private final DSLContext sql;
+
+    Rooms(DSLContext sql) {
+        this.sql = sql;
+    }
+
+    /** Name of a room for a list. */
+    public record RoomName(long id, String code, String name, int widthCm, int depthCm) {}
+
+    /** A place a battery or a machine can be put. */
+    public record FreeSlot(long id, String place) {}
+
+    public List<RoomName> names() {
+        return sql.selectFrom(ROOM)
+                .orderBy(ROOM.CODE)
+                .fetch(r -> new RoomName(r.getId(), r.getCode(), r.getName(), r.getWidthCm(), r.getDepthCm()));
+    }
+
+    /** @return every room with all that stands in it */
+    public List<RoomPlan> plans() {
+        return names().stream().flatMap(name -> byCode(name.code()).stream()).toList();
+    }
+
+    public Optional<RoomPlan> byCode(String code) {
+        return sql.selectFrom(ROOM)
+                .where(ROOM.CODE.eq(code))
+                .fetchOptional(r -> new RoomPlan(
+                        r.getId(), r.getCode(), r.getName(), r.getWidthCm(), r.getDepthCm(), stands(r.getId())));
+    }
+
+    private List<Stand> stands(long roomId) {
+        Map<Long, List<Slot>> slots = new LinkedHashMap<>();
+        sql.select(SLOT.fields())
+                .select(CHARGER.fields())
+                .select(MACHINE.ID, MACHINE.CODE, MACHINE.NAME)
+                .from(SLOT)
+                .join(STAND)
+                .on(STAND.ID.eq(SLOT.STAND_ID))
+                .leftJoin(CHARGER)
+                .on(CHARGER.SLOT_ID.eq(SLOT.ID))
+                .leftJoin(MACHINE)
+                .on(MACHINE.SLOT_ID.eq(SLOT.ID))
+                .where(STAND.ROOM_ID.eq(roomId))
+                .orderBy(SLOT.STAND_ID, SLOT.NUMBER)
+                .forEach(r -> slots.computeIfAbsent(r.get(SLOT.STAND_ID), id -> new ArrayList<>())
+                        .add(slot(r)));
+        return sql.selectFrom(STAND)
+                .where(STAND.ROOM_ID.eq(roomId))
+                .orderBy(STAND.Y_CM, STAND.X_CM)
+                .fetch(r -> new Stand(
+                        r.getId(),
+                        r.getCode(),
+                        r.getName(),
+                        StandKind.valueOf(r.getKind()),
+                        r.getXCm(),
+                        r.getYCm(),
+                        r.getWidthCm(),
+                        r.getDepthCm(),
+                        slots.getOrDefault(r.getId(), List.of())));
+    }
+
+    private static Slot slot(Record r) {
+        @Nullable
+        Charger charger = r.get(CHARGER.CODE) == null ? null : new Charger(r.get(CHARGER.ID), ChargerRow.sheet(r));
+        @Nullable
+        ParkedMachine machine = r.get(MACHINE.ID) == null
+                ? null
+                : new ParkedMachine(r.get(MACHINE.ID), r.get(MACHINE.CODE), r.get(MACHINE.NAME));
+        return new Slot(r.get(SLOT.ID), r.get(SLOT.NUMBER), charger, machine);
+    }
+
+    /** @return id of the charger above a slot */
+    public Optional<Long> chargerOver(@Nullable Long slotId) {
+        return slotId == null
+                ? Optional.empty()
+                : sql.select(CHARGER.ID)
+                        .from(CHARGER)
+                        .where(CHARGER.SLOT_ID.eq(slotId))
+                        .fetchOptional(CHARGER.ID);
+    }
+
+    /** @return slots in which neither a battery stands nor a machine parks */
+    public List<FreeSlot> freeSlots() {
+        return sql.select(SLOT.ID, SLOT.NUMBER, STAND.NAME, ROOM.NAME)
+                .from(SLOT)
+                .join(STAND)
+                .on(STAND.ID.eq(SLOT.STAND_ID))
+                .join(ROOM)
+                .on(ROOM.ID.eq(STAND.ROOM_ID))
+                .leftAntiJoin(BATTERY)
+                .on(BATTERY.SLOT_ID.eq(SLOT.ID))
+                .leftAntiJoin(MACHINE)
+                .on(MACHINE.SLOT_ID.eq(SLOT.ID))
+                .orderBy(ROOM.NAME, STAND.NAME, SLOT.NUMBER)
+                .fetch(r -> new FreeSlot(
+                        r.get(SLOT.ID), r.get(STAND.NAME) + " " + r.get(SLOT.NUMBER) + ", " + r.get(ROOM.NAME)));
+    }
+
+    public long add(String code, String name, int widthCm, int depthCm) {
+        return sql.insertInto(ROOM)
+                .set(ROOM.CODE, code)
+                .set(ROOM.NAME, name)
+                .set(ROOM.WIDTH_CM, widthCm)
+                .set(ROOM.DEPTH_CM, depthCm)
+                .returningResult(ROOM.ID)
+                .fetchSingle()
+                .value1();
+    }
+
+    /** Adds a stand with its slots, numbered from 1; {@code stand.id()} and its slots are ignored. */
+    public List<Long> addStand(long roomId, Stand stand, int slots) {
+        long standId = sql.insertInto(STAND)
+                .set(STAND.ROOM_ID, roomId)
+                .set(STAND.CODE, stand.code())
+                .set(STAND.NAME, stand.name())
+                .set(STAND.KIND, stand.kind().name())
+                .set(STAND.X_CM, stand.xCm())
+                .set(STAND.Y_CM, stand.yCm())
+                .set(STAND.WIDTH_CM, stand.widthCm())
+                .set(STAND.DEPTH_CM, stand.depthCm())
+                .returningResult(STAND.ID)
+                .fetchSingle()
+                .value1();
+        List<Long> slotIds = new ArrayList<>();
+        for (int number = 1; number <= slots; number++) {
+            slotIds.add(sql.insertInto(SLOT)
+                    .set(SLOT.STAND_ID, standId)
+                    .set(SLOT.NUMBER, (short) number)
+                    .returningResult(SLOT.ID)
+                    .fetchSingle()
+                    .value1());
+        }
+        return slotIds;
+    }
+
+    /** @return its id */
+    public long addCharger(long slotId, ChargerSheet sheet) {
+        return sql.insertInto(CHARGER)
+                .set(ChargerRow.row(sheet))
+                .set(CHARGER.SLOT_ID, slotId)
+                .returningResult(CHARGER.ID)
+                .fetchSingle()
+                .value1();
+    }
+
+    public void changeCharger(long id, ChargerSheet sheet) {
+        sql.update(CHARGER).set(ChargerRow.row(sheet)).where(CHARGER.ID.eq(id)).execute();
+    }
+}

@@ -1,0 +1,292 @@
+package org.ostendum.app.job;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.inventory.Machine;
+import org.ostendum.app.inventory.Machines;
+import org.ostendum.app.job.ChargerChoice.Choice;
+import org.ostendum.app.job.JobRunning.PassedGate;
+import org.ostendum.app.page.Faults;
+import org.ostendum.app.page.NotFound;
+import org.ostendum.app.people.Person;
+import org.ostendum.app.procedure.ProcedureFile;
+import org.ostendum.app.procedure.SiteProcedures;
+import org.ostendum.app.words.Words;
+import org.ostendum.core.procedure.GateKey;
+import org.ostendum.core.procedure.Procedure;
+import org.ostendum.core.procedure.Procedure.Subject;
+import org.ostendum.core.procedure.RunEvent;
+import org.ostendum.core.procedure.Situation;
+import org.ostendum.core.safety.Training;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Before a job: what it wants, which gates stand open, and going through one with a reason. */
+@Controller
+class BeginController {
+    private static final int SHORTEST_REASON = 10;
+
+    private final SiteProcedures procedures;
+    private final Batteries batteries;
+    private final Machines machines;
+    private final Jobs jobs;
+    private final JobViews views;
+    private final JobRunning running;
+    private final Situations situations;
+    private final ChargerChoice chargers;
+
+    BeginController(
+            SiteProcedures procedures,
+            Batteries batteries,
+            Machines machines,
+            Jobs jobs,
+            JobViews views,
+            JobRunning running,
+            Situations situations,
+            ChargerChoice chargers) {
+        this.procedures = procedures;
+        this.batteries = batteries;
+        this.machines = machines;
+        this.jobs = jobs;
+        this.views = views;
+        this.running = running;
+        this.situations = situations;
+        this.chargers = chargers;
+    }
+
+    /**
+     * What is typed before a job: the machine it goes into, the charger it goes on and what for, and a reason.
+     *
+     * @param looked whether the person has looked at what no record tells
+     */
+    record Asked(String machine, String charger, String kind, String reason, boolean looked) {
+        static final Asked NOTHING = new Asked("", "", "", "", false);
+
+        static Asked of(Map<String, String> typed) {
+            return new Asked(
+                    typed.getOrDefault("machine", ""),
+                    typed.getOrDefault("charger", ""),
+                    typed.getOrDefault("kind", ""),
+                    typed.getOrDefault("reason", "").strip(),
+                    !typed.getOrDefault("looked", "").isEmpty());
+        }
+    }
+
+    /**
+     * A job that could be begun.
+     *
+     * @param shut gates that stand against it
+     */
+    record Offer(Procedure procedure, List<GateLine> shut) {}
+
+    @GetMapping("/batteries/{code}/jobs")
+    String offers(@PathVariable String code, Person person, Words words, Model page) {
+        Battery battery = battery(code);
+        Situation situation = situations.of(Training.BATTERY_CARE, battery, null, person);
+        page.addAttribute("place", "fleet");
+        page.addAttribute("battery", battery);
+        page.addAttribute(
+                "offers",
+                procedures.all().stream()
+                        .filter(p -> p.subject() == Subject.BATTERY)
+                        .filter(p -> p.isFor(battery.type().model().duty()))
+                        .map(p -> new Offer(
+                                p,
+                                views.gates(p, situation, words).stream()
+                                        .filter(GateLine::isShut)
+                                        .toList()))
+                        .toList());
+        page.addAttribute("jobs", jobs.ofBattery(battery.id(), 12));
+        return "job/offers";
+    }
+
+    @GetMapping("/batteries/{code}/jobs/{procedure}")
+    String before(
+            @PathVariable String code,
+            @PathVariable String procedure,
+            @RequestParam Map<String, String> typed,
+            Person person,
+            Words words,
+            Model page) {
+        return show(battery(code), procedure(procedure), Asked.of(typed), Faults.NONE, person, words, page);
+    }
+
+    @GetMapping("/room-jobs/{procedure}")
+    String beforeInRoom(@PathVariable String procedure, Person person, Words words, Model page) {
+        return show(null, procedure(procedure), Asked.NOTHING, Faults.NONE, person, words, page);
+    }
+
+    private String show(
+            @Nullable Battery battery,
+            Procedure procedure,
+            Asked asked,
+            Faults faults,
+            Person person,
+            Words words,
+            Model page) {
+        @Nullable Choice choice = chargers.of(procedure, battery, asked.charger(), asked.kind());
+        List<GateLine> gates = gates(procedure, battery, asked, choice, person, words);
+        page.addAttribute("place", battery == null ? "jobs" : "fleet");
+        page.addAttribute("battery", battery);
+        page.addAttribute("procedure", procedure);
+        page.addAttribute("gates", gates);
+        page.addAttribute("shut", gates.stream().filter(GateLine::isShut).toList());
+        page.addAttribute(
+                "mayOverride",
+                person.isLead() && gates.stream().filter(GateLine::isShut).allMatch(GateLine::mayBeOverridden));
+        page.addAttribute("machines", asksForMachine(procedure) ? machines.all() : List.of());
+        page.addAttribute("machine", asked.machine());
+        page.addAttribute("unknown", gates.stream().anyMatch(GateLine::isUnknown));
+        page.addAttribute("looks", looks(procedure, gates));
+        page.addAttribute("looked", asked.looked());
+        page.addAttribute("reason", asked.reason());
+        page.addAttribute("choice", choice);
+        page.addAttribute("faults", faults);
+        return "job/before";
+    }
+
+    /** What no record tells and no step of the job will ask: it is looked at before. */
+    private static List<GateLine> looks(Procedure procedure, List<GateLine> gates) {
+        return gates.stream()
+                .filter(GateLine::isUnknown)
+                .filter(line -> procedure.steps().stream().noneMatch(step -> step.answers() == line.gate()))
+                .toList();
+    }
+
+    private List<GateLine> gates(
+            Procedure procedure,
+            @Nullable Battery battery,
+            Asked asked,
+            @Nullable Choice choice,
+            Person person,
+            Words words) {
+        return views.gates(procedure, situation(procedure, battery, asked, choice, person), words);
+    }
+
+    private Situation situation(
+            Procedure procedure, @Nullable Battery battery, Asked asked, @Nullable Choice choice, Person person) {
+        Situation situation = situations.of(
+                procedure.training(), battery, machine(asked.machine()).orElse(null), person);
+        return choice == null || choice.chosen() == null ? situation : situation.on(choice.misfits());
+    }
+
+    private static boolean asksForMachine(Procedure procedure) {
+        return procedure.gates().stream().anyMatch(GateKey::isOfMachine);
+    }
+
+    @PostMapping("/batteries/{code}/jobs/{procedure}")
+    Object begin(
+            @PathVariable String code,
+            @PathVariable String procedure,
+            @RequestParam Map<String, String> typed,
+            Person person,
+            Words words,
+            Model page) {
+        return begin(battery(code), procedure(procedure), Asked.of(typed), person, words, page);
+    }
+
+    /** A charger is chosen: what does not fit is told, and stays with the charger if it must never be joined. */
+    @PostMapping("/batteries/{code}/jobs/{procedure}/charger")
+    String choose(
+            @PathVariable String code,
+            @PathVariable String procedure,
+            @RequestParam Map<String, String> typed,
+            Person person,
+            Words words,
+            RedirectAttributes address) {
+        Battery battery = battery(code);
+        Asked asked = Asked.of(typed);
+        @Nullable Choice choice = chargers.of(procedure(procedure), battery, asked.charger(), asked.kind());
+        if (choice != null) {
+            chargers.remember(choice, battery, person, words);
+        }
+        address.addAttribute("charger", asked.charger());
+        address.addAttribute("kind", asked.kind());
+        return "redirect:/batteries/" + battery.code() + "/jobs/" + procedure;
+    }
+
+    @PostMapping("/room-jobs/{procedure}")
+    Object beginInRoom(
+            @PathVariable String procedure,
+            @RequestParam Map<String, String> typed,
+            Person person,
+            Words words,
+            Model page) {
+        return begin(null, procedure(procedure), Asked.of(typed), person, words, page);
+    }
+
+    private Object begin(
+            @Nullable Battery battery, Procedure procedure, Asked asked, Person person, Words words, Model page) {
+        Faults.Finder faults = new Faults.Finder(words);
+        String reason = asked.reason();
+        @Nullable Machine into = machine(asked.machine()).orElse(null);
+        @Nullable Choice choice = chargers.of(procedure, battery, asked.charger(), asked.kind());
+        if (asksForMachine(procedure) && into == null) {
+            faults.add("machine", "fault.choose");
+        }
+        List<GateLine> gates = gates(procedure, battery, asked, choice, person, words);
+        List<GateLine> shut = gates.stream().filter(GateLine::isShut).toList();
+        List<GateLine> looks = looks(procedure, gates);
+        if (!looks.isEmpty() && !asked.looked()) {
+            faults.add("looked", "begin.fault.look");
+        }
+        if (!shut.isEmpty()) {
+            if (!person.isLead() || !shut.stream().allMatch(GateLine::mayBeOverridden)) {
+                faults.add("reason", "begin.fault.shut");
+            } else if (reason.length() < SHORTEST_REASON || reason.length() > 400) {
+                faults.add("reason", "begin.fault.reason", SHORTEST_REASON);
+            }
+        }
+        if (faults.any()) {
+            return Faults.page(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    show(battery, procedure, asked, faults.found(), person, words, page),
+                    page);
+        }
+        List<PassedGate> passed = new ArrayList<>();
+        shut.forEach(gate -> passed.add(new PassedGate(gate.gate(), RunEvent.Kind.GATE_OVERRIDDEN, reason)));
+        looks.forEach(gate -> passed.add(
+                new PassedGate(gate.gate(), RunEvent.Kind.GATE_LOOKED, Objects.requireNonNullElse(gate.why(), ""))));
+        ProcedureFile file = situations.asRunOn(
+                battery,
+                procedures.file(procedure.id()).orElseThrow(),
+                situation(procedure, battery, asked, choice, person));
+        long job = running.begin(
+                new Jobs.NewJob(
+                        procedure.id(),
+                        procedure.version(),
+                        file.json(),
+                        situations.roomOf(battery),
+                        battery == null ? null : battery.id(),
+                        into == null ? null : into.id(),
+                        person.id(),
+                        choice == null ? null : choice.chargerId(),
+                        choice == null ? null : choice.kind()),
+                passed);
+        return "redirect:/jobs/" + job;
+    }
+
+    private Optional<Machine> machine(String code) {
+        return code.isEmpty() ? Optional.empty() : machines.byCode(code);
+    }
+
+    private Battery battery(String code) {
+        return batteries.byCode(code).orElseThrow(() -> new NotFound("battery " + code));
+    }
+
+    private Procedure procedure(String id) {
+        return procedures.find(id).orElseThrow(() -> new NotFound("procedure " + id));
+    }
+}

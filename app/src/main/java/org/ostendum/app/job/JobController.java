@@ -1,0 +1,158 @@
+package org.ostendum.app.job;
+
+import java.io.IOException;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.app.page.Faults;
+import org.ostendum.app.page.NotFound;
+import org.ostendum.app.people.Person;
+import org.ostendum.app.procedure.Answer;
+import org.ostendum.app.words.Words;
+import org.ostendum.core.procedure.RunEvent;
+import org.springframework.http.CacheControl;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Running a job, one step at a time on one screen. */
+@Controller
+class JobController {
+    private static final int MOST_PHOTOS = 12;
+    private static final int LONGEST_KEY = 80;
+
+    private final Jobs jobs;
+    private final JobViews views;
+    private final JobRunning running;
+    private final Photos photos;
+
+    JobController(Jobs jobs, JobViews views, JobRunning running, Photos photos) {
+        this.jobs = jobs;
+        this.views = views;
+        this.running = running;
+        this.photos = photos;
+    }
+
+    @GetMapping("/jobs/{id}")
+    String job(@PathVariable long id, Person person, Words words, Model page) {
+        return show(find(id), Faults.NONE, Map.of(), person, words, page);
+    }
+
+    private String show(Job job, Faults faults, Map<String, String> typed, Person person, Words words, Model page) {
+        page.addAttribute("place", "jobs");
+        page.addAttribute("view", views.view(job, person, words));
+        page.addAttribute("faults", faults);
+        page.addAttribute("typed", typed);
+        page.addAttribute("key", UUID.randomUUID().toString());
+        return "job/job";
+    }
+
+    /** @param fields the form as typed */
+    @PostMapping("/jobs/{id}/{kind}")
+    Object say(
+            @PathVariable long id,
+            @PathVariable String kind,
+            @RequestParam Map<String, String> fields,
+            Person person,
+            Words words,
+            Model page,
+            RedirectAttributes flash) {
+        Job job = find(id);
+        JobInput said = new JobInput(key(fields.get("key")), kind(kind), fields.getOrDefault("about", ""), fields);
+        Answer answer = running.take(id, said, person, words);
+        if (answer instanceof Answer.Refused refused) {
+            return Faults.page(
+                    HttpStatus.UNPROCESSABLE_CONTENT, show(job, refused.faults(), fields, person, words, page), page);
+        } else if (answer instanceof Answer.Overtaken overtaken) {
+            flash.addFlashAttribute("fault", overtaken.how());
+            flash.addFlashAttribute("lost", said.value());
+        }
+        return "redirect:/jobs/" + id;
+    }
+
+    /** A key that is none, or longer than any page of ours sends, counts as a form sent for the first time. */
+    private static String key(@Nullable String sent) {
+        return sent == null || sent.isBlank() || sent.length() > LONGEST_KEY
+                ? UUID.randomUUID().toString()
+                : sent;
+    }
+
+    private static RunEvent.Kind kind(String name) {
+        return switch (name) {
+            case "done" -> RunEvent.Kind.DONE;
+            case "skip" -> RunEvent.Kind.SKIPPED;
+            case "back" -> RunEvent.Kind.TAKEN_BACK;
+            case "timer" -> RunEvent.Kind.TIMER_STARTED;
+            case "row" -> RunEvent.Kind.ROW;
+            case "pause" -> RunEvent.Kind.PAUSED;
+            case "resume" -> RunEvent.Kind.RESUMED;
+            case "hand-over" -> RunEvent.Kind.HANDED_OVER;
+            case "stop" -> RunEvent.Kind.STOPPED;
+            case "finish" -> RunEvent.Kind.FINISHED;
+            default -> throw new NotFound("job action " + name);
+        };
+    }
+
+    @PostMapping("/jobs/{id}/photos")
+    Object photo(
+            @PathVariable long id,
+            @RequestParam List<MultipartFile> photo,
+            Person person,
+            Words words,
+            RedirectAttributes flash)
+            throws IOException {
+        Job job = find(id);
+        for (MultipartFile file : photo) {
+            String fault = keep(job, file, person);
+            if (fault != null) {
+                flash.addFlashAttribute(
+                        "fault",
+                        words.text(
+                                fault,
+                                UploadedPhoto.cleanName(file.getOriginalFilename()),
+                                UploadedPhoto.MOST_BYTES / 1024 / 1024,
+                                (int) (UploadedPhoto.MOST_PIXELS / 1_000_000),
+                                MOST_PHOTOS));
+            }
+        }
+        return "redirect:/jobs/" + id;
+    }
+
+    private @Nullable String keep(Job job, MultipartFile file, Person person) throws IOException {
+        if (!job.isOpen()) {
+            return "photo.fault.ended";
+        }
+        if (photos.count(job.id()) >= MOST_PHOTOS) {
+            return "photo.fault.many";
+        }
+        UploadedPhoto.Read read = UploadedPhoto.read(file.getOriginalFilename(), file.getBytes());
+        if (read.photo() != null) {
+            photos.keep(job.id(), read.photo(), person.id());
+        }
+        return read.fault();
+    }
+
+    @GetMapping("/photos/{id}")
+    ResponseEntity<byte[]> picture(@PathVariable long id, @RequestParam(defaultValue = "false") boolean small) {
+        Photos.Image image = photos.image(id, small).orElseThrow(() -> new NotFound("photo " + id));
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType(image.mediaType()))
+                .cacheControl(CacheControl.maxAge(Duration.ofDays(30)).cachePrivate())
+                .header("Content-Disposition", "inline")
+                .body(image.bytes());
+    }
+
+    private Job find(long id) {
+        return jobs.byId(id).orElseThrow(() -> new NotFound("job " + id));
+    }
+}

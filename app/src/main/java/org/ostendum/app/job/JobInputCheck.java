@@ -1,0 +1,182 @@
+package org.ostendum.app.job;
+
+import java.time.Instant;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.page.Faults;
+import org.ostendum.app.page.TypedForm;
+import org.ostendum.app.people.Person;
+import org.ostendum.app.procedure.Rows;
+import org.ostendum.app.words.Words;
+import org.ostendum.core.commission.InitialCharge;
+import org.ostendum.core.commission.InitialCharge.Advice;
+import org.ostendum.core.commission.InitialChargePlan;
+import org.ostendum.core.equalise.EqualiseEnd;
+import org.ostendum.core.procedure.Run;
+import org.ostendum.core.procedure.Run.Status;
+import org.ostendum.core.procedure.RunEvent;
+import org.ostendum.core.procedure.Step;
+import org.ostendum.core.procedure.StepCheck;
+import org.ostendum.core.procedure.Task;
+import org.ostendum.core.rulebook.Rules;
+
+/** Whether what a person says at a job can be kept as it stands now. */
+final class JobInputCheck {
+    private static final int SHORTEST_REASON = 3;
+    private static final int LONGEST_REASON = 400;
+
+    private final Run run;
+    private final @Nullable Battery battery;
+    private final Person person;
+    private final Words words;
+    private final Instant now;
+    private final Rules rules;
+    private final boolean trained;
+    private final Faults.Finder faults;
+    private String value = "";
+
+    JobInputCheck(
+            Run run, @Nullable Battery battery, Rules rules, Person person, Words words, Instant now, boolean trained) {
+        this.run = run;
+        this.battery = battery;
+        this.person = person;
+        this.words = words;
+        this.now = now;
+        this.rules = rules;
+        this.trained = trained;
+        this.faults = new Faults.Finder(words);
+    }
+
+    /**
+     * @param value to be kept
+     * @param overtaken a sentence when somebody else has settled it meanwhile; null when nobody has
+     */
+    record Verdict(String value, Faults faults, @Nullable String overtaken) {}
+
+    Verdict of(JobInput said) {
+        value = said.value();
+        Optional<RunEvent> settled = run.settled(said.about());
+        if (isAboutTheCurrentStep(said.kind()) && settled.isPresent()) {
+            return new Verdict(value, Faults.NONE, overtaken(settled.get()));
+        }
+        if (!trained && said.kind() != RunEvent.Kind.STOPPED && said.kind() != RunEvent.Kind.PAUSED) {
+            faults.add(
+                    "value", "job.fault.untrained", words.name(run.procedure().training()));
+        } else {
+            look(said);
+        }
+        return new Verdict(value, faults.found(), null);
+    }
+
+    private static boolean isAboutTheCurrentStep(RunEvent.Kind kind) {
+        return kind == RunEvent.Kind.DONE || kind == RunEvent.Kind.SKIPPED || kind == RunEvent.Kind.ROW;
+    }
+
+    private String overtaken(RunEvent by) {
+        return words.text("job.overtaken.step", by.person(), words.clock(by.at()));
+    }
+
+    private void look(JobInput said) {
+        switch (said.kind()) {
+            case DONE -> atCurrent(said).ifPresent(step -> done(step, said));
+            case SKIPPED ->
+                atCurrent(said).ifPresent(step -> {
+                    if (!step.mayBeSkipped()) {
+                        faults.add("value", "job.fault.skip");
+                    }
+                    reason(said);
+                });
+            case ROW -> atCurrent(said).ifPresent(step -> row(step, said));
+            case TIMER_STARTED ->
+                atCurrent(said).ifPresent(step -> {
+                    if (!(step.task() instanceof Task.Wait)) {
+                        faults.add("value", "job.fault.moment");
+                    }
+                });
+            case TAKEN_BACK -> {
+                expect(run.settled(said.about()).isPresent());
+                reason(said);
+            }
+            case PAUSED -> expect(run.status() == Status.RUNNING);
+            case RESUMED -> resumed(said);
+            case HANDED_OVER -> expect(run.status() == Status.RUNNING || run.status() == Status.PAUSED);
+            case STOPPED -> expect(run.procedure().stop(said.about()).isPresent());
+            case FINISHED -> finished();
+            case GATE_OVERRIDDEN, GATE_LOOKED -> expect(false);
+        }
+    }
+
+    private void resumed(JobInput said) {
+        expect(run.status() == Status.PAUSED || run.status() == Status.STOPPED);
+        if (run.status() == Status.STOPPED) {
+            reason(said);
+        }
+    }
+
+    private void finished() {
+        boolean allSettled = run.status() == Status.RUNNING && run.current().isEmpty();
+        expect(allSettled || run.status() == Status.STOPPED);
+    }
+
+    private void expect(boolean holds) {
+        if (!holds) {
+            faults.add("value", "job.fault.moment");
+        }
+    }
+
+    private Optional<Step> atCurrent(JobInput said) {
+        Optional<Step> current = run.current().filter(step -> step.id().equals(said.about()));
+        expect(current.isPresent() && run.status() == Status.RUNNING);
+        return faults.any() ? Optional.empty() : current;
+    }
+
+    private void done(Step step, JobInput said) {
+        StepCheck.fault(run, step, said.value(), now)
+                .ifPresent(fault ->
+                        faults.add("value", fault.key(), fault.arguments().toArray()));
+        if (step.task() instanceof Task.SignOff signOff
+                && !signOff.roles().contains(person.role().name())) {
+            faults.add("value", "job.fault.sign", words.name(person.role()));
+        }
+        if (step.task() instanceof Task.Rows rows && rows.kind() == Task.Rows.Kind.INITIAL_CHARGE) {
+            initialCharge();
+        } else if (step.task() instanceof Task.Rows rows && rows.kind() == Task.Rows.Kind.EQUALISE) {
+            int wanted = EqualiseEnd.stillWanted(Rows.equalise(run, rules.temperatureCorrection()));
+            if (wanted > 0) {
+                faults.add("value", "job.fault.rows", words.text("equalise.wanted", wanted));
+            }
+        }
+    }
+
+    private void initialCharge() {
+        if (battery == null) {
+            return;
+        }
+        InitialCharge.State state = InitialCharge.of(
+                InitialChargePlan.of(battery.type().model(), rules),
+                Rows.charge(run, rules.temperatureCorrection()),
+                Rows.levelSet(run));
+        if (state.advice() != Advice.DONE) {
+            faults.add("value", "job.fault.rows", words.say(state.missing().get(0)));
+        }
+    }
+
+    private void row(Step step, JobInput said) {
+        if (battery == null || !(step.task() instanceof Task.Rows rows)) {
+            expect(false);
+            return;
+        }
+        TypedForm form = new TypedForm(said.fields(), words);
+        Optional<String> row = RowForm.read(rows.kind(), form, battery.type().model(), person);
+        form.faults().byField().forEach(faults::say);
+        row.ifPresent(text -> value = text);
+    }
+
+    private void reason(JobInput said) {
+        int length = said.value().length();
+        if (length < SHORTEST_REASON || length > LONGEST_REASON) {
+            faults.add("value", "job.fault.reason");
+        }
+    }
+}

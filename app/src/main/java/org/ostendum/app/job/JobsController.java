@@ -1,0 +1,103 @@
+package org.ostendum.app.job;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.ostendum.app.defect.Defects;
+import org.ostendum.app.page.NotFound;
+import org.ostendum.app.people.Person;
+import org.ostendum.app.procedure.SiteProcedures;
+import org.ostendum.app.safety.Incidents;
+import org.ostendum.app.words.Words;
+import org.ostendum.core.procedure.Procedure;
+import org.ostendum.core.procedure.Run;
+import org.ostendum.core.procedure.Timer;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** All jobs of the house: under way, gone through a gate, found wrong, ended. */
+@Controller
+class JobsController {
+    private static final int ENDED_TOLD = 12;
+
+    private final Jobs jobs;
+    private final Overrides overrides;
+    private final Defects defects;
+    private final Incidents incidents;
+    private final SiteProcedures procedures;
+    private final DefectRepairs repairs;
+
+    JobsController(
+            Jobs jobs,
+            Overrides overrides,
+            Defects defects,
+            Incidents incidents,
+            SiteProcedures procedures,
+            DefectRepairs repairs) {
+        this.jobs = jobs;
+        this.overrides = overrides;
+        this.defects = defects;
+        this.incidents = incidents;
+        this.procedures = procedures;
+        this.repairs = repairs;
+    }
+
+    @GetMapping("/jobs")
+    String jobs(Model page) {
+        Map<String, String> titles =
+                procedures.all().stream().collect(Collectors.toMap(Procedure::id, Procedure::title));
+        page.addAttribute("place", "jobs");
+        page.addAttribute("titles", titles);
+        List<Job> open = jobs.open();
+        page.addAttribute("open", open);
+        page.addAttribute("timers", timers(open));
+        page.addAttribute("ended", jobs.ended(ENDED_TOLD));
+        page.addAttribute("overrides", overrides.unseen());
+        page.addAttribute("defects", defects.open());
+        page.addAttribute("recurring", defects.recurring());
+        page.addAttribute(
+                "incidents",
+                incidents.all().stream().filter(Incidents.Incident::isOpen).toList());
+        return "job/jobs";
+    }
+
+    /** The clocks that run at the step where each job stands, by the job's id. */
+    private Map<Long, Timer> timers(List<Job> open) {
+        Map<Long, Timer> timers = new HashMap<>();
+        for (Job job : open) {
+            Run run = JobRunning.run(job, jobs.events(job.id()));
+            run.current().flatMap(run::timer).ifPresent(timer -> timers.put(job.id(), timer));
+        }
+        return timers;
+    }
+
+    @PostMapping("/overrides/{id}/seen")
+    String seen(@PathVariable long id, Person person) {
+        overrides.see(id, person.id());
+        return "redirect:/jobs";
+    }
+
+    @PostMapping("/defects/{id}/right")
+    String right(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String remark,
+            Person person,
+            Words words,
+            RedirectAttributes flash) {
+        Defects.Defect defect = defects.openById(id).orElseThrow(() -> new NotFound("open defect " + id));
+        String done = remark.strip();
+        if (done.length() < 3 || done.length() > 400) {
+            flash.addFlashAttribute("fault", words.text("defect.fault.remark", words.name(defect.kind())));
+            return "redirect:/jobs#defect-" + id;
+        }
+        repairs.putRight(defect, done, person, words);
+        flash.addFlashAttribute("told", words.text("defect.right", words.name(defect.kind())));
+        return "redirect:/jobs";
+    }
+}

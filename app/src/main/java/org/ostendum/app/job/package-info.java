@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.app.job;
+
+import org.jspecify.annotations.NullMarked;

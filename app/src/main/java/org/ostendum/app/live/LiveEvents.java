@@ -1,0 +1,103 @@
+package org.ostendum.app.live;
+
+import java.io.IOException;
+import java.util.List;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.SmartLifecycle;
+import org.springframework.context.event.ContextClosedEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+/**
+ * Tells every open page that something is new; what it is, the page asks for itself. A page that hears nothing, not even
+ * the beat, knows that it is cut off. Telling has a thread of its own: a page that does not listen holds up nobody.
+ */
+@Component
+public class LiveEvents implements SmartLifecycle {
+    /** A page that is gone is noticed at the latest when its time is up; the browser comes back by itself. */
+    private static final long TIME_OUT = 15 * 60_000L;
+
+    private static final String CHANGED = "changed";
+    private static final String ALARMS = "alarms";
+    private static final String BEAT = "beat";
+    private static final long BEAT_SECONDS = 5;
+
+    private final List<SseEmitter> pages = new CopyOnWriteArrayList<>();
+    private volatile @Nullable ScheduledExecutorService teller;
+
+    @Override
+    public void start() {
+        ScheduledExecutorService executor =
+                Executors.newSingleThreadScheduledExecutor(task -> new Thread(task, "live"));
+        teller = executor;
+        if (executor.scheduleWithFixedDelay(() -> tellAll(BEAT), BEAT_SECONDS, BEAT_SECONDS, TimeUnit.SECONDS)
+                .isCancelled()) {
+            throw new IllegalStateException("The beat ended before it began");
+        }
+    }
+
+    SseEmitter open() {
+        SseEmitter page = new SseEmitter(TIME_OUT);
+        pages.add(page);
+        page.onCompletion(() -> pages.remove(page));
+        page.onTimeout(page::complete);
+        tell(page, CHANGED);
+        tell(page, ALARMS);
+        return page;
+    }
+
+    /** Something was heard. */
+    public void changed() {
+        soon(CHANGED);
+    }
+
+    /** An alarm rings, is gone, or was acknowledged. */
+    public void alarms() {
+        soon(ALARMS);
+    }
+
+    private void soon(String event) {
+        ScheduledExecutorService executor = teller;
+        if (executor != null) {
+            executor.execute(() -> tellAll(event));
+        }
+    }
+
+    private void tellAll(String event) {
+        pages.forEach(page -> tell(page, event));
+    }
+
+    private void tell(SseEmitter page, String event) {
+        try {
+            page.send(SseEmitter.event().name(event).data(""));
+        } catch (IOException | RuntimeException e) {
+            // Whatever is the matter with one page, the beat goes on for the others.
+            pages.remove(page);
+        }
+    }
+
+    /** An open answer would hold up the end of the application. */
+    @EventListener(ContextClosedEvent.class)
+    void close() {
+        pages.forEach(SseEmitter::complete);
+    }
+
+    @Override
+    public void stop() {
+        ScheduledExecutorService executor = teller;
+        teller = null;
+        if (executor != null) {
+            executor.shutdownNow();
+        }
+    }
+
+    @Override
+    public boolean isRunning() {
+        return teller != null;
+    }
+}

@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.app.me;
+
+import org.jspecify.annotations.NullMarked;

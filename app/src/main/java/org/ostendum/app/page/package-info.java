@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.app.page;
+
+import org.jspecify.annotations.NullMarked;

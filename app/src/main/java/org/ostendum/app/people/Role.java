@@ -1,0 +1,10 @@
+package org.ostendum.app.people;
+
+/** What a person is in the battery room. */
+public enum Role {
+    TECHNICIAN,
+    LEAD,
+    SAFETY,
+    MECHANIC,
+    VIEWER
+}

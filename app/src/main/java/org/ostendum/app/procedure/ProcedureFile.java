@@ -1,0 +1,312 @@
+package org.ostendum.app.procedure;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonProperty;
+import java.time.Duration;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Objects;
+import java.util.Set;
+import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.battery.Duty;
+import org.ostendum.core.defect.DefectKind;
+import org.ostendum.core.procedure.GateKey;
+import org.ostendum.core.procedure.Procedure;
+import org.ostendum.core.procedure.Step;
+import org.ostendum.core.procedure.StepEffect;
+import org.ostendum.core.procedure.StepSum;
+import org.ostendum.core.procedure.StopCondition;
+import org.ostendum.core.procedure.StopLimit;
+import org.ostendum.core.procedure.Task;
+import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.safety.Dress;
+import org.ostendum.core.safety.Hazard;
+import org.ostendum.core.safety.Training;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.cfg.EnumFeature;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.dataformat.yaml.YAMLMapper;
+
+/** A procedure as it is written down; its members are told in {@code docs/procedures.md}. */
+@JsonInclude(JsonInclude.Include.NON_NULL)
+public record ProcedureFile(
+        int version,
+        String title,
+        String purpose,
+        Procedure.Subject subject,
+        @Nullable List<Duty> duties,
+        @Nullable Integer rank,
+        Training training,
+        @Nullable List<Dress> dress,
+        @Nullable List<Hazard> hazards,
+        @Nullable List<GateKey> gates,
+        List<String> practices,
+        Procedure.@Nullable Records records,
+        @Nullable Boolean report,
+        List<String> references,
+        List<StepText> steps,
+        @Nullable List<StopText> stops) {
+
+    private static final YAMLMapper YAML = YAMLMapper.builder()
+            .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+            .build();
+    /** Jobs under way keep words that later procedures may not know any more. */
+    private static final JsonMapper JSON = JsonMapper.builder()
+            .enable(EnumFeature.READ_UNKNOWN_ENUM_VALUES_AS_NULL)
+            .build();
+
+    /** @return the same procedure without the steps that ask what is known already */
+    public ProcedureFile without(Predicate<GateKey> known) {
+        return with(
+                orNone(gates),
+                references,
+                steps.stream()
+                        .filter(step -> step.answers() == null || !known.test(step.answers()))
+                        .toList());
+    }
+
+    /** One step; at most one of {@code hold} to {@code signOff} says what completes it, none means that it is done. */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record StepText(
+            String id,
+            @JsonProperty("do") String text,
+            @Nullable String why,
+            @Nullable String picture,
+            @Nullable Boolean photos,
+            @Nullable Boolean skip,
+            @Nullable String hold,
+            @Nullable Integer waitMinutes,
+            @Nullable MeasureText measure,
+            @Nullable List<AnswerText> choose,
+            @Nullable Boolean write,
+            Task.Rows.@Nullable Kind rows,
+            @Nullable List<String> signOff,
+            @Nullable StepEffect effect,
+            @Nullable GateKey gate,
+            @Nullable GateKey answers,
+            @Nullable StepSum sum) {
+
+        Step step() {
+            return new Step(
+                    id,
+                    text,
+                    why,
+                    picture,
+                    task(),
+                    Boolean.TRUE.equals(photos),
+                    Boolean.TRUE.equals(skip),
+                    effect,
+                    gate,
+                    answers,
+                    sum);
+        }
+
+        private StepText under(Rules rules, @Nullable Duty duty) {
+            return measure == null ? this : measuring(measure.under(rules, duty));
+        }
+
+        StepText measuring(MeasureText measured) {
+            return new StepText(
+                    id,
+                    text,
+                    why,
+                    picture,
+                    photos,
+                    skip,
+                    hold,
+                    waitMinutes,
+                    measured,
+                    choose,
+                    write,
+                    rows,
+                    signOff,
+                    effect,
+                    gate,
+                    answers,
+                    sum);
+        }
+
+        /** A plain step: nothing but words, done when it is said to be done. */
+        static StepText plain(String id, String text) {
+            return new StepText(
+                    id, text, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
+        }
+
+        /** The same step, done when a state has been confirmed. */
+        StepText holding(String confirm) {
+            return new StepText(
+                    id,
+                    text,
+                    why,
+                    picture,
+                    photos,
+                    skip,
+                    confirm,
+                    waitMinutes,
+                    measure,
+                    choose,
+                    write,
+                    rows,
+                    signOff,
+                    effect,
+                    gate,
+                    answers,
+                    sum);
+        }
+
+        /** The same step with other words beside it. */
+        StepText because(String reason) {
+            return new StepText(
+                    id,
+                    text,
+                    reason,
+                    picture,
+                    photos,
+                    skip,
+                    hold,
+                    waitMinutes,
+                    measure,
+                    choose,
+                    write,
+                    rows,
+                    signOff,
+                    effect,
+                    gate,
+                    answers,
+                    sum);
+        }
+
+        private Task task() {
+            if (hold != null) {
+                return new Task.Hold(hold);
+            } else if (waitMinutes != null) {
+                return new Task.Wait(Duration.ofMinutes(waitMinutes));
+            } else if (measure != null) {
+                return measure.task();
+            } else if (choose != null) {
+                return new Task.Choose(choose.stream().map(AnswerText::answer).toList());
+            } else if (Boolean.TRUE.equals(write)) {
+                return new Task.Write();
+            } else if (rows != null) {
+                return new Task.Rows(rows);
+            }
+            return signOff == null ? new Task.Act() : new Task.SignOff(signOff);
+        }
+    }
+
+    /**
+     * A number to be read off.
+     *
+     * @param stopAbove the limit itself, or null
+     * @param stopLimit the limit that the Rulebook holds, or null
+     */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record MeasureText(
+            String unit,
+            double least,
+            double most,
+            @Nullable Double stopAbove,
+            @Nullable StopLimit stopLimit,
+            @Nullable String stop) {
+
+        /** Until a job is begun nothing is known of its battery, and the standard limit stands for the site's. */
+        Task task() {
+            MeasureText limited = stopAbove == null ? under(Rules.standard(), null) : this;
+            return new Task.Measure(unit, least, most, limited.stopAbove(), stop);
+        }
+
+        private MeasureText under(Rules rules, @Nullable Duty duty) {
+            return stopLimit == null
+                    ? this
+                    : new MeasureText(
+                            unit, least, most, rules.value(stopLimit.rule(duty)).doubleValue(), stopLimit, stop);
+        }
+    }
+
+    /** An answer to choose. */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record AnswerText(
+            String id, String text, @Nullable String goTo, @Nullable String stop, @Nullable DefectKind defect) {
+        Task.Answer answer() {
+            return new Task.Answer(id, text, goTo, stop, defect);
+        }
+    }
+
+    /** A stop condition. */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record StopText(
+            String id, String text, List<String> then, @Nullable String procedure, @Nullable DefectKind defect) {}
+
+    static ProcedureFile ofYaml(String yaml) {
+        return YAML.readValue(yaml, ProcedureFile.class);
+    }
+
+    /** The form in which a job keeps the procedure it runs by. */
+    public static ProcedureFile ofJson(String json) {
+        return JSON.readValue(json, ProcedureFile.class);
+    }
+
+    public String json() {
+        return JSON.writeValueAsString(this);
+    }
+
+    /** @param id name of the file it was read from */
+    public Procedure procedure(String id) {
+        return new Procedure(
+                id,
+                version,
+                title,
+                purpose,
+                subject,
+                set(duties, Duty.class),
+                training,
+                set(dress, Dress.class),
+                set(hazards, Hazard.class),
+                orNone(gates),
+                steps.stream().map(StepText::step).toList(),
+                orNone(stops).stream()
+                        .map(s -> new StopCondition(s.id(), s.text(), s.then(), s.procedure(), s.defect()))
+                        .toList(),
+                practices,
+                records == null || Objects.isNull(records.happening()) ? null : records,
+                Boolean.TRUE.equals(report),
+                references);
+    }
+
+    /** The form in which a job runs it: every limit as the rules hold it for its battery. */
+    public ProcedureFile under(Rules rules, @Nullable Duty duty) {
+        return with(
+                orNone(gates),
+                references,
+                steps.stream().map(s -> s.under(rules, duty)).toList());
+    }
+
+    ProcedureFile with(List<GateKey> otherGates, List<String> otherReferences, List<StepText> otherSteps) {
+        return new ProcedureFile(
+                version,
+                title,
+                purpose,
+                subject,
+                duties,
+                rank,
+                training,
+                dress,
+                hazards,
+                otherGates,
+                practices,
+                records,
+                report,
+                otherReferences,
+                otherSteps,
+                stops);
+    }
+
+    private static <T> List<T> orNone(@Nullable List<T> list) {
+        return list == null ? List.of() : list;
+    }
+
+    private static <E extends Enum<E>> Set<E> set(@Nullable List<E> list, Class<E> kind) {
+        return list == null || list.isEmpty() ? EnumSet.noneOf(kind) : EnumSet.copyOf(list);
+    }
+}

@@ -1,0 +1,91 @@
+package org.ostendum.app.procedure;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.ostendum.app.db.Payload;
+import org.ostendum.core.commission.ChargeRow;
+import org.ostendum.core.electrolyte.TemperatureCorrection;
+import org.ostendum.core.equalise.EqualiseEnd;
+import org.ostendum.core.procedure.Run;
+import org.ostendum.core.procedure.RunEvent;
+import org.ostendum.core.quantity.Celsius;
+import org.ostendum.core.quantity.SpecificGravity;
+import org.ostendum.core.quantity.Volts;
+import org.ostendum.core.voltage.TopLeak;
+import tools.jackson.databind.JsonNode;
+
+/** Rows of a job as they are kept, and read back into the quantities of the core. */
+public final class Rows {
+    private Rows() {}
+
+    /** A row of a first charge; gravity 0 for none drawn. */
+    public static String charge(double volts, double amps, Celsius temperature, int points, boolean levelSet) {
+        var row = Payload.object().put("volts", volts).put("amps", amps).put("celsius", temperature.degrees());
+        if (points > 0) {
+            row.put("sg", points);
+        }
+        if (levelSet) {
+            row.put("level", true);
+        }
+        return row.toString();
+    }
+
+    /** The lowest cell of a battery that is equalised. */
+    public static String equalise(int points, Celsius temperature) {
+        return Payload.object()
+                .put("sg", points)
+                .put("celsius", temperature.degrees())
+                .toString();
+    }
+
+    public static List<EqualiseEnd.Hourly> equalise(Run run, TemperatureCorrection correction) {
+        return run.rows().stream()
+                .map(event -> {
+                    JsonNode row = Payload.read(event.value());
+                    Celsius temperature = Celsius.of(row.path("celsius").asDouble());
+                    SpecificGravity read =
+                            SpecificGravity.ofPoints(row.path("sg").asInt());
+                    return new EqualiseEnd.Hourly(event.at(), correction.correct(read, temperature), temperature);
+                })
+                .toList();
+    }
+
+    public static String leak(int cell, Volts volts) {
+        return Payload.object()
+                .put("cell", cell)
+                .put("millivolts", volts.millivolts())
+                .toString();
+    }
+
+    public static List<ChargeRow> charge(Run run, TemperatureCorrection correction) {
+        List<ChargeRow> rows = new ArrayList<>();
+        for (RunEvent event : run.rows()) {
+            JsonNode row = Payload.read(event.value());
+            Celsius temperature = Celsius.of(row.path("celsius").asDouble());
+            rows.add(new ChargeRow(
+                    event.at(),
+                    Volts.of(row.path("volts").asDouble()),
+                    row.path("amps").asDouble(),
+                    temperature,
+                    row.has("sg")
+                            ? correction.correct(
+                                    SpecificGravity.ofPoints(row.path("sg").asInt()), temperature)
+                            : null));
+        }
+        return rows;
+    }
+
+    public static boolean levelSet(Run run) {
+        return run.rows().stream().anyMatch(e -> Payload.read(e.value()).has("level"));
+    }
+
+    public static List<TopLeak.Place> leaks(Run run) {
+        return run.rows().stream()
+                .map(e -> Payload.read(e.value()))
+                .filter(row -> row.has("millivolts"))
+                .map(row -> new TopLeak.Place(
+                        row.path("cell").asInt(),
+                        new Volts(row.path("millivolts").asInt())))
+                .toList();
+    }
+}

@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.app.procedure;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.app.receive;
+
+import org.jspecify.annotations.NullMarked;

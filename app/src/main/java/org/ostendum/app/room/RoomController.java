@@ -1,0 +1,43 @@
+package org.ostendum.app.room;
+
+import java.util.List;
+import org.ostendum.app.inventory.Rooms;
+import org.ostendum.app.page.NotFound;
+import org.ostendum.app.words.Words;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+
+/** The room: where everything stands and what is to be done next. */
+@Controller
+class RoomController {
+    /** Things told beside the plan; the fleet's page has them all. */
+    private static final int THINGS_TOLD = 6;
+
+    private final Rooms rooms;
+    private final RoomViews views;
+
+    RoomController(Rooms rooms, RoomViews views) {
+        this.rooms = rooms;
+        this.views = views;
+    }
+
+    @GetMapping("/")
+    String home() {
+        List<Rooms.RoomName> names = rooms.names();
+        return names.isEmpty() ? "room/none" : "redirect:/rooms/" + names.get(0).code();
+    }
+
+    @GetMapping("/rooms/{code}")
+    String room(@PathVariable String code, Words words, Model page) {
+        RoomViews.RoomView view = views.view(rooms.byCode(code).orElseThrow(() -> new NotFound("room " + code)), words);
+        page.addAttribute("place", "room");
+        page.addAttribute("view", view);
+        page.addAttribute("rooms", rooms.names());
+        page.addAttribute(
+                "told", view.things().stream().skip(1).limit(THINGS_TOLD - 1).toList());
+        page.addAttribute("untold", Math.max(0, view.things().size() - THINGS_TOLD));
+        return "room/room";
+    }
+}

@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.app.room;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,89 @@
+package org.ostendum.app.round;
+
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.app.page.Faults;
+import org.ostendum.app.page.Option;
+import org.ostendum.app.people.Person;
+import org.ostendum.app.state.Corrections;
+import org.ostendum.app.words.Words;
+import org.ostendum.core.measure.Round;
+import org.ostendum.core.measure.RoundState;
+import org.ostendum.core.measure.SheetField;
+import org.ostendum.core.quantity.Celsius;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Putting right what was said of a whole round: what it was taken on, and its temperature. */
+@Controller
+class CorrectRoundController {
+    private final RoundsOnRecord rounds;
+    private final Corrections corrections;
+
+    CorrectRoundController(RoundsOnRecord rounds, Corrections corrections) {
+        this.rounds = rounds;
+        this.corrections = corrections;
+    }
+
+    @GetMapping("/batteries/{code}/correct/round")
+    String correct(@PathVariable String code, @RequestParam @Nullable Integer line, Words words, Model page) {
+        RoundsOnRecord.Found found = rounds.of(code, line);
+        return show(found, found.round().past().round().state(), "", "", Faults.NONE, words, page);
+    }
+
+    private static String show(
+            RoundsOnRecord.Found found,
+            RoundState state,
+            String temperature,
+            String reason,
+            Faults faults,
+            Words words,
+            Model page) {
+        page.addAttribute("place", "fleet");
+        page.addAttribute("found", found);
+        page.addAttribute("state", state.name());
+        page.addAttribute("states", Option.of(RoundState.class, words));
+        page.addAttribute("temperature", temperature);
+        page.addAttribute("reason", reason);
+        page.addAttribute("faults", faults);
+        return "round/correct-round";
+    }
+
+    @PostMapping("/batteries/{code}/correct/round")
+    Object write(
+            @PathVariable String code,
+            @RequestParam @Nullable Integer line,
+            @RequestParam RoundState state,
+            @RequestParam(defaultValue = "") String temperature,
+            @RequestParam(defaultValue = "") String reason,
+            Person person,
+            Words words,
+            Model page,
+            RedirectAttributes flash) {
+        RoundsOnRecord.Found found = rounds.of(code, line);
+        Round was = found.round().past().round();
+        Faults.Finder faults = new Faults.Finder(words);
+        @Nullable
+        String tenths = CellForm.typed(SheetField.TEMPERATURE, "temperature", temperature, person, words, faults);
+        @Nullable Celsius celsius = tenths == null ? was.temperature() : new Celsius(Integer.parseInt(tenths));
+        String because = CellForm.reason(reason, faults);
+        if (!faults.any() && state == was.state() && Objects.equals(celsius, was.temperature())) {
+            faults.add("temperature", "correct.fault.same");
+        }
+        if (faults.any()) {
+            return Faults.page(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    show(found, state, temperature, reason, faults.found(), words, page),
+                    page);
+        }
+        corrections.correct(found.battery(), found.round(), state, celsius, because, person.id());
+        flash.addFlashAttribute("told", words.text("correct.round.done"));
+        return "redirect:/batteries/" + found.battery().code();
+    }
+}

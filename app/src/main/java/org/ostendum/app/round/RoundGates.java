@@ -1,0 +1,43 @@
+package org.ostendum.app.round;
+
+import java.util.List;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.job.BatteryGatesOf;
+import org.ostendum.app.job.GateLine;
+import org.ostendum.app.job.Job;
+import org.ostendum.app.job.Jobs;
+import org.ostendum.app.job.Situations;
+import org.ostendum.app.people.Person;
+import org.ostendum.app.words.Words;
+import org.ostendum.core.procedure.Situation;
+import org.ostendum.core.safety.Training;
+import org.springframework.stereotype.Component;
+
+/** What must hold before caps come off for a round. */
+@Component
+class RoundGates {
+    /** The job that a lead goes through the gates with; while it is under way, rounds can be begun. */
+    static final String ALL_THE_SAME = "round-after-water";
+
+    private final Situations situations;
+    private final Jobs jobs;
+
+    RoundGates(Situations situations, Jobs jobs) {
+        this.situations = situations;
+        this.jobs = jobs;
+    }
+
+    private static boolean opens(Job job) {
+        return job.isOpen() && job.procedureId().equals(ALL_THE_SAME);
+    }
+
+    List<GateLine> shut(Battery battery, Person person, Words words) {
+        if (jobs.ofBattery(battery.id(), 1).stream().anyMatch(RoundGates::opens)) {
+            return List.of();
+        }
+        Situation situation = situations.of(Training.BATTERY_CARE, battery, null, person);
+        return BatteryGatesOf.beforeRound(situation, words).stream()
+                .filter(GateLine::isShut)
+                .toList();
+    }
+}

@@ -1,0 +1,146 @@
+package org.ostendum.app.round;
+
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.app.draw.BatteryDrawing;
+import org.ostendum.app.draw.BatteryPlotter;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.people.Person;
+import org.ostendum.app.state.BatteryStates;
+import org.ostendum.app.words.Words;
+import org.ostendum.core.judge.Finding;
+import org.ostendum.core.judge.FindingCode;
+import org.ostendum.core.judge.Verdict;
+import org.ostendum.core.measure.Round;
+import org.ostendum.core.measure.RoundPath;
+import org.ostendum.core.measure.RoundSheet;
+import org.ostendum.core.measure.SheetField;
+import org.springframework.stereotype.Service;
+
+/** Puts together what the page of a round being taken shows. */
+@Service
+class RoundViews {
+    private static final double DRAWN_WIDTH = 840;
+    private static final double DRAWN_HEIGHT = 400;
+
+    private final BatteryStates batteryStates;
+
+    RoundViews(BatteryStates batteryStates) {
+        this.batteryStates = batteryStates;
+    }
+
+    /**
+     * What a round's page shows.
+     *
+     * @param next the cell to be read next; 0 when none is left
+     * @param verdict on what is read so far
+     * @param again the cell whose reading is doubted, 0 for none
+     * @param others names of the other people entering values
+     */
+    record Board(
+            Battery battery,
+            OpenRound round,
+            RoundSheet sheet,
+            BatteryDrawing drawing,
+            List<CellOnBoard> cells,
+            int next,
+            Verdict verdict,
+            int again,
+            Set<String> others,
+            @Nullable KeptValue lastKept) {
+
+        public int count() {
+            return battery.type().model().cells();
+        }
+
+        public int read() {
+            return sheet.cellsRead();
+        }
+
+        public int unread() {
+            return count() - read();
+        }
+
+        public boolean isPilot() {
+            return round.pilotCell() != null;
+        }
+
+        public boolean isDone() {
+            return next == 0;
+        }
+    }
+
+    /**
+     * One cell of the board.
+     *
+     * @param bases ids of the values seen, by field, for the browser
+     * @param typed its gravity as a decimal, empty for none
+     */
+    record CellOnBoard(CellFigure figure, boolean done, String bases, String typed) {}
+
+    Board board(Battery battery, OpenRound open, Person person, Words words) {
+        int count = battery.type().model().cells();
+        RoundSheet sheet = open.sheet(count);
+        Round round = sheet.round(batteryStates.instant(), open.state());
+        Verdict verdict = batteryStates.with(battery, round).verdict();
+        BatteryDrawing drawing = BatteryPlotter.plot(
+                battery.type().model().layout(), battery.type().cablesLeft(), DRAWN_WIDTH, DRAWN_HEIGHT);
+        Set<Integer> done = sheet.done();
+        List<CellOnBoard> cells = CellFigures.asRead(drawing, round, verdict, words).stream()
+                .map(figure -> cell(figure, open, sheet, done))
+                .toList();
+        @Nullable
+        KeptValue last =
+                open.values().isEmpty() ? null : open.values().get(open.values().size() - 1);
+        return new Board(
+                battery,
+                open,
+                sheet,
+                drawing,
+                cells,
+                next(open, count, done, last),
+                verdict,
+                again(verdict),
+                others(open, person),
+                last);
+    }
+
+    private static CellOnBoard cell(CellFigure figure, OpenRound open, RoundSheet sheet, Set<Integer> done) {
+        int cell = figure.box().cell();
+        String bases = open.values().stream()
+                .filter(v -> v.cell() == cell)
+                .collect(Collectors.toMap(KeptValue::field, KeptValue::id, Math::max))
+                .entrySet()
+                .stream()
+                .map(e -> e.getKey() + ":" + e.getValue())
+                .collect(Collectors.joining(" "));
+        String points = sheet.value(cell, SheetField.GRAVITY);
+        return new CellOnBoard(figure, done.contains(cell), bases, points == null ? "" : "1." + points.substring(1));
+    }
+
+    private static int next(OpenRound open, int count, Set<Integer> done, @Nullable KeptValue last) {
+        if (open.pilotCell() != null) {
+            return done.contains(open.pilotCell()) ? 0 : open.pilotCell();
+        }
+        return RoundPath.next(count, done, last == null ? 0 : last.cell()).orElse(0);
+    }
+
+    private static int again(Verdict verdict) {
+        return verdict.findings().stream()
+                .filter(f -> f.code() == FindingCode.READING_IMPOSSIBLE)
+                .map(Finding::cells)
+                .map(cells -> cells.numbers().get(0))
+                .findFirst()
+                .orElse(0);
+    }
+
+    private static Set<String> others(OpenRound open, Person person) {
+        return open.values().stream()
+                .filter(v -> v.personId() != person.id())
+                .map(KeptValue::person)
+                .collect(Collectors.toCollection(TreeSet::new));
+    }
+}

@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.app.round;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,21 @@
+package org.ostendum.app.rules;
+
+import java.math.BigDecimal;
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.rulebook.RuleKey;
+
+/**
+ * Somebody set a rule for the site or for one model.
+ *
+ * @param modelCode null for the whole site
+ * @param value null when the setting was taken back
+ */
+public record RuleChange(
+        RuleKey rule,
+        @Nullable Long modelId,
+        @Nullable String modelCode,
+        @Nullable BigDecimal value,
+        String reason,
+        String person,
+        Instant at) {}

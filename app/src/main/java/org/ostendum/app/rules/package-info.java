@@ -1,0 +1,5 @@
+/** The site's rulebook and how it was changed. */
+@NullMarked
+package org.ostendum.app.rules;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,21 @@
+package org.ostendum.app.safety;
+
+import jakarta.servlet.http.HttpServletResponse;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+
+/** First aid for acid: one tap from every screen, open to everybody. */
+@Controller
+class FirstAidController {
+    @GetMapping("/first-aid")
+    String firstAid() {
+        return "safety/first-aid";
+    }
+
+    /** The card alone, which every page fetches ahead so that it opens with the network down. */
+    @GetMapping("/first-aid/card")
+    String card(HttpServletResponse response) {
+        response.setHeader("Cache-Control", "private, max-age=3600");
+        return "safety/first-aid :: card";
+    }
+}

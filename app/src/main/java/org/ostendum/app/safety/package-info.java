@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.app.safety;
+
+import org.jspecify.annotations.NullMarked;

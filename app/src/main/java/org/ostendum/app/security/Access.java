@@ -1,0 +1,146 @@
+package org.ostendum.app.security;
+
+import static org.ostendum.app.people.Role.LEAD;
+import static org.ostendum.app.people.Role.MECHANIC;
+import static org.ostendum.app.people.Role.SAFETY;
+import static org.ostendum.app.people.Role.TECHNICIAN;
+import static org.springframework.http.HttpMethod.GET;
+import static org.springframework.http.HttpMethod.POST;
+
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import org.ostendum.app.people.Role;
+import org.springframework.http.HttpMethod;
+
+/** Who may go where: the one place in which every route and its roles are declared. What is not here is closed to all. */
+public final class Access {
+    private static final Set<Role> EVERYBODY = EnumSet.allOf(Role.class);
+    private static final Set<Role> WORKERS = EnumSet.of(TECHNICIAN, LEAD, MECHANIC);
+    private static final Set<Role> SAFETY_AND_WORKERS = EnumSet.of(TECHNICIAN, LEAD, MECHANIC, SAFETY);
+    private static final Set<Role> SAFETY_OR_LEAD = EnumSet.of(SAFETY, LEAD);
+    private static final Set<Role> LEADS = EnumSet.of(LEAD);
+
+    private Access() {}
+
+    /**
+     * A way into the application.
+     *
+     * @param pattern of the path; {@code *} is one part of it
+     * @param roles that may use it; {@code open} routes need no sign-in at all
+     */
+    public record Route(HttpMethod method, String pattern, Set<Role> roles, boolean open) {
+        /** @return whether programs use it, which sign in with every request */
+        public boolean isForPrograms() {
+            return pattern.startsWith("/api/");
+        }
+    }
+
+    public static final List<Route> ROUTES = List.of(
+            open(GET, "/static/**"),
+            open(GET, "/favicon.ico"),
+            open(GET, "/first-aid"),
+            open(GET, "/first-aid/card"),
+            open(GET, "/sign-in"),
+            open(POST, "/sign-in"),
+            open(GET, "/error"),
+            open(GET, "/actuator/health/**"),
+            route(GET, "/actuator/metrics/**", LEADS),
+            route(POST, "/sign-out", EVERYBODY),
+            route(GET, "/", EVERYBODY),
+            route(GET, "/rooms/*", EVERYBODY),
+            route(GET, "/fleet", EVERYBODY),
+            route(GET, "/charging", EVERYBODY),
+            route(GET, "/batteries/*/chargers", EVERYBODY),
+            route(GET, "/batteries/*/charge", EVERYBODY),
+            route(POST, "/batteries/*/charge", WORKERS),
+            route(POST, "/batteries/*/charge/end", WORKERS),
+            route(GET, "/chargers/*", EVERYBODY),
+            route(GET, "/live", EVERYBODY),
+            route(GET, "/alarms", EVERYBODY),
+            route(GET, "/alarms/strip", EVERYBODY),
+            route(POST, "/alarms/*", SAFETY_AND_WORKERS),
+            route(GET, "/watering", EVERYBODY),
+            route(GET, "/watering/cart", EVERYBODY),
+            route(POST, "/watering", WORKERS),
+            route(GET, "/find", EVERYBODY),
+            route(GET, "/me", EVERYBODY),
+            route(POST, "/me", EVERYBODY),
+            route(POST, "/me/tokens", EVERYBODY),
+            route(POST, "/me/tokens/*/end", EVERYBODY),
+            route(GET, "/ledger", EVERYBODY),
+            route(GET, "/rules", EVERYBODY),
+            route(POST, "/rules/*", LEADS),
+            route(GET, "/batteries/*", EVERYBODY),
+            route(GET, "/batteries/*/ledger", EVERYBODY),
+            route(GET, "/batteries/*/ledger/*", EVERYBODY),
+            route(POST, "/batteries/*/ledger/*/take-back", WORKERS),
+            route(POST, "/batteries/*/ledger/*/replace", WORKERS),
+            route(POST, "/batteries/*/log", WORKERS),
+            route(GET, "/batteries/*/correct", WORKERS),
+            route(POST, "/batteries/*/correct", WORKERS),
+            route(GET, "/batteries/*/correct/round", WORKERS),
+            route(POST, "/batteries/*/correct/round", WORKERS),
+            route(GET, "/batteries/*/round", WORKERS),
+            route(POST, "/batteries/*/round", WORKERS),
+            route(GET, "/rounds/*/board", WORKERS),
+            route(POST, "/rounds/*/values", WORKERS),
+            route(POST, "/rounds/*/state", WORKERS),
+            route(POST, "/rounds/*/close", WORKERS),
+            route(POST, "/rounds/*/discard", WORKERS),
+            route(GET, "/batteries/*/label.svg", EVERYBODY),
+            route(GET, "/batteries/*/label.pdf", EVERYBODY),
+            route(GET, "/batteries/*/map", EVERYBODY),
+            route(GET, "/batteries/*/volts", EVERYBODY),
+            route(POST, "/batteries/*/volts", WORKERS),
+            route(GET, "/date-code", EVERYBODY),
+            route(GET, "/batteries/*/jobs", EVERYBODY),
+            route(GET, "/batteries/*/jobs/*", EVERYBODY),
+            route(POST, "/batteries/*/jobs/*", WORKERS),
+            route(POST, "/batteries/*/jobs/*/charger", WORKERS),
+            route(GET, "/room-jobs/*", EVERYBODY),
+            route(POST, "/room-jobs/*", SAFETY_AND_WORKERS),
+            route(GET, "/jobs", EVERYBODY),
+            route(GET, "/jobs/*", EVERYBODY),
+            route(GET, "/jobs/*/report", EVERYBODY),
+            route(POST, "/jobs/*/report", SAFETY_AND_WORKERS),
+            route(POST, "/jobs/*/review", LEADS),
+            route(POST, "/jobs/*/*", SAFETY_AND_WORKERS),
+            route(GET, "/photos/*", EVERYBODY),
+            route(POST, "/overrides/*/seen", LEADS),
+            route(POST, "/defects/*/right", WORKERS),
+            route(GET, "/sums", EVERYBODY),
+            route(GET, "/sums/*", EVERYBODY),
+            route(POST, "/sums/*", WORKERS),
+            route(POST, "/api/v1/sums/*", EVERYBODY),
+            route(POST, "/api/v1/judge", EVERYBODY),
+            route(GET, "/api/v1/batteries/*", EVERYBODY),
+            route(POST, "/api/v1/batteries/*/events", WORKERS),
+            route(GET, "/api/v1/*", EVERYBODY),
+            route(POST, "/api/v1/*", LEADS),
+            route(GET, "/exchange", EVERYBODY),
+            route(GET, "/exchange/*", EVERYBODY),
+            route(POST, "/exchange", LEADS),
+            route(POST, "/exchange/*", LEADS),
+            route(GET, "/procedures", EVERYBODY),
+            route(GET, "/procedures/*", EVERYBODY),
+            route(POST, "/procedures/*/additions", LEADS),
+            route(POST, "/procedures/*/additions/*", LEADS),
+            route(GET, "/safety", EVERYBODY),
+            route(POST, "/safety/stations", SAFETY_OR_LEAD),
+            route(POST, "/safety/stations/*", SAFETY_AND_WORKERS),
+            route(GET, "/safety/stations/*/kit", EVERYBODY),
+            route(POST, "/safety/stations/*/kit", SAFETY_AND_WORKERS),
+            route(POST, "/safety/trainings", SAFETY_OR_LEAD),
+            route(GET, "/setup", LEADS),
+            route(GET, "/setup/**", LEADS),
+            route(POST, "/setup/**", LEADS));
+
+    private static Route open(HttpMethod method, String pattern) {
+        return new Route(method, pattern, EVERYBODY, true);
+    }
+
+    private static Route route(HttpMethod method, String pattern, Set<Role> roles) {
+        return new Route(method, pattern, roles, false);
+    }
+}

@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.app.security;
+
+import org.jspecify.annotations.NullMarked;

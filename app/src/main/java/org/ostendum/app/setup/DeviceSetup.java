@@ -1,0 +1,159 @@
+package org.ostendum.app.setup;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.ostendum.app.device.Device;
+import org.ostendum.app.device.DeviceStatuses;
+import org.ostendum.app.device.Devices;
+import org.ostendum.app.device.StandInHands;
+import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.inventory.RoomPlan;
+import org.ostendum.app.inventory.Rooms;
+import org.ostendum.app.page.Faults;
+import org.ostendum.app.page.Option;
+import org.ostendum.app.page.TypedForm;
+import org.ostendum.app.words.Words;
+import org.ostendum.core.device.Address;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Devices that can be heard: what they belong to, where they answer, and whether they do. */
+@Controller
+class DeviceSetup {
+    private final Devices devices;
+    private final DeviceStatuses statuses;
+    private final Rooms rooms;
+    private final Batteries batteries;
+    private final ObjectProvider<StandInHands> hands;
+
+    DeviceSetup(
+            Devices devices,
+            DeviceStatuses statuses,
+            Rooms rooms,
+            Batteries batteries,
+            ObjectProvider<StandInHands> hands) {
+        this.devices = devices;
+        this.statuses = statuses;
+        this.rooms = rooms;
+        this.batteries = batteries;
+        this.hands = hands;
+    }
+
+    /** A device and whether it has been heard lately. */
+    record Line(Device device, boolean heard) {}
+
+    @GetMapping("/setup/devices")
+    String list(Words words, Model page) {
+        return show(TypedForm.of(words, "host", "127.0.0.1", "port", "502", "unit", "1", "register", "0"), words, page);
+    }
+
+    private String show(TypedForm form, Words words, Model page) {
+        page.addAttribute("place", "setup");
+        page.addAttribute("form", form);
+        page.addAttribute("faults", form.faults());
+        page.addAttribute(
+                "devices",
+                devices.all().stream().map(d -> new Line(d, isHeard(d))).toList());
+        page.addAttribute("kinds", Option.of(Device.Kind.class, words));
+        page.addAttribute("owners", owners());
+        page.addAttribute("standIns", hands.getIfAvailable() != null);
+        return "setup/devices";
+    }
+
+    private boolean isHeard(Device device) {
+        return switch (device.kind()) {
+            case CHARGER ->
+                device.chargerId() != null
+                        && statuses.charger(device.chargerId()).isPresent();
+            case TAG ->
+                device.batteryId() != null && statuses.tag(device.batteryId()).isPresent();
+            case AIR -> device.roomId() != null && statuses.air(device.roomId()).isPresent();
+            case CART ->
+                device.roomId() != null && statuses.cart(device.roomId()).isPresent();
+        };
+    }
+
+    private List<Option> owners() {
+        List<Option> owners = new ArrayList<>();
+        rooms.names().forEach(r -> owners.add(new Option("room " + r.id(), r.name())));
+        rooms.plans().stream()
+                .flatMap(RoomPlan::chargers)
+                .forEach(c -> owners.add(new Option("charger " + c.id(), c.code())));
+        batteries.all().forEach(b -> owners.add(new Option("battery " + b.id(), b.code())));
+        return owners;
+    }
+
+    @PostMapping("/setup/devices")
+    Object add(@RequestParam Map<String, String> typed, Words words, Model page, RedirectAttributes flash) {
+        TypedForm form = new TypedForm(typed, words);
+        Optional<Device> device = read(form);
+        if (device.isPresent() && form.isSound()) {
+            try {
+                devices.add(device.get());
+                flash.addFlashAttribute("told", words.text("setup.device.added"));
+                return "redirect:/setup/devices";
+            } catch (DuplicateKeyException e) {
+                form.fault("register", "setup.device.fault.taken");
+            }
+        }
+        return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(form, words, page), page);
+    }
+
+    private static Optional<Device> read(TypedForm form) {
+        Optional<Device.Kind> kind = form.choice("kind", Device.Kind.class);
+        String host = form.text("host", 120);
+        int port = form.whole("port", 1, 65_535);
+        int unit = form.whole("unit", 1, 247);
+        int register = form.whole("register", 0, 65_535);
+        String[] owner = form.text("owner", 40).split(" ", 2);
+        if (kind.isEmpty() || !form.isSound() || owner.length < 2) {
+            return Optional.empty();
+        }
+        String wanted =
+                switch (kind.get()) {
+                    case CHARGER -> "charger";
+                    case TAG -> "battery";
+                    case AIR, CART -> "room";
+                };
+        if (!owner[0].equals(wanted)) {
+            form.fault("owner", "setup.device.fault.owner." + wanted);
+            return Optional.empty();
+        }
+        Long id = Long.valueOf(owner[1]);
+        return Optional.of(new Device(
+                0,
+                kind.get(),
+                host,
+                port,
+                new Address(unit, register),
+                wanted.equals("charger") ? id : null,
+                wanted.equals("battery") ? id : null,
+                wanted.equals("room") ? id : null,
+                ""));
+    }
+
+    @PostMapping("/setup/devices/{id}/remove")
+    String remove(@PathVariable long id, Words words, RedirectAttributes flash) {
+        devices.remove(id);
+        flash.addFlashAttribute("told", words.text("setup.device.removed"));
+        return "redirect:/setup/devices";
+    }
+
+    /** What somebody in a room of stand-ins would do at the switch of the fan. */
+    @PostMapping("/setup/devices/fan")
+    String fan(@RequestParam boolean on, Words words, RedirectAttributes flash) {
+        hands.ifAvailable(h -> h.switchFan(on));
+        flash.addFlashAttribute("told", words.text(on ? "setup.device.fan.on" : "setup.device.fan.off"));
+        return "redirect:/setup/devices";
+    }
+}

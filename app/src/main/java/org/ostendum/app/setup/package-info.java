@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.app.setup;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,165 @@
+package org.ostendum.app.state;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.app.defect.Defects;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.inventory.Rooms;
+import org.ostendum.app.rules.RuleChanges;
+import org.ostendum.app.rules.Rulebook;
+import org.ostendum.core.event.BatteryEvent;
+import org.ostendum.core.judge.Case;
+import org.ostendum.core.measure.Round;
+import org.ostendum.core.next.NextThing;
+import org.ostendum.core.next.NextThings;
+import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.state.BatteryFold;
+import org.ostendum.core.state.BatteryState;
+import org.ostendum.core.state.OpenDefect;
+import org.ostendum.core.state.Surroundings;
+import org.springframework.stereotype.Service;
+
+/** The one state of each battery, which every screen, gate, list and program asks. */
+@Service
+public class BatteryStates {
+    private final BatteryFolds folds;
+    private final States states;
+    private final Defects defects;
+    private final Rooms rooms;
+    private final RuleChanges ruleChanges;
+    private final Measured measured;
+    private final Clock clock;
+
+    public BatteryStates(
+            BatteryFolds folds,
+            States states,
+            Defects defects,
+            Rooms rooms,
+            RuleChanges ruleChanges,
+            Measured measured,
+            Clock clock) {
+        this.folds = folds;
+        this.states = states;
+        this.defects = defects;
+        this.rooms = rooms;
+        this.ruleChanges = ruleChanges;
+        this.measured = measured;
+        this.clock = clock;
+    }
+
+    /** Folds the battery anew from everything on record and keeps the result. */
+    public void refresh(Battery battery) {
+        refresh(battery, ruleChanges.now());
+    }
+
+    StoredState refresh(Battery battery, Rulebook book) {
+        StoredState state = folds.stored(battery, folds.all(battery, book), book);
+        states.keep(state);
+        return state;
+    }
+
+    /** @return where the battery's fold stands by the rules of now */
+    StoredState stored(Battery battery, Rulebook book) {
+        return stored(List.of(battery), book).values().iterator().next();
+    }
+
+    private Map<Long, StoredState> stored(Collection<Battery> batteries, Rulebook book) {
+        Map<Long, StoredState> known =
+                states.of(batteries.stream().map(Battery::id).toList());
+        for (Battery battery : batteries) {
+            StoredState state = known.get(battery.id());
+            if (state == null || state.rulesRevision() != book.revision()) {
+                known.put(battery.id(), refresh(battery, book));
+            }
+        }
+        return known;
+    }
+
+    /** The present state of each battery. By the battery's id. */
+    public Map<Long, BatteryState> statesOf(Collection<Battery> batteries) {
+        return statesOf(batteries, ruleChanges.now());
+    }
+
+    /** The same by a Rulebook already at hand. */
+    public Map<Long, BatteryState> statesOf(Collection<Battery> batteries, Rulebook book) {
+        Map<Long, StoredState> known = stored(batteries, book);
+        Map<Long, List<OpenDefect>> ofMachines = defects.openByMachine();
+        Map<String, Long> roomIds =
+                rooms.names().stream().collect(Collectors.toMap(Rooms.RoomName::code, Rooms.RoomName::id));
+        Map<Long, BatteryState> now = new HashMap<>();
+        for (Battery battery : batteries) {
+            StoredState state = Objects.requireNonNull(known.get(battery.id()));
+            now.put(battery.id(), state(battery, state, book, around(battery, ofMachines, roomIds)));
+        }
+        return now;
+    }
+
+    private BatteryState state(Battery battery, StoredState stored, Rulebook book, Surroundings around) {
+        Instant now = clock.instant();
+        Instant upTo = stored.snapshot().upTo();
+        return new BatteryState(
+                BatteryFolds.sheet(battery, book),
+                stored.snapshot(),
+                around,
+                upTo != null && upTo.isAfter(now) ? upTo : now);
+    }
+
+    private Surroundings around(Battery battery, Map<Long, List<OpenDefect>> ofMachines, Map<String, Long> roomIds) {
+        Long room = battery.roomCode() == null ? null : roomIds.get(battery.roomCode());
+        return new Surroundings(
+                measured.battery(battery.id()).orElse(null),
+                room == null ? null : measured.room(room).orElse(null),
+                battery.machineId() == null ? List.of() : ofMachines.getOrDefault(battery.machineId(), List.of()));
+    }
+
+    public BatteryState stateOf(Battery battery) {
+        return statesOf(List.of(battery)).values().iterator().next();
+    }
+
+    /** @return the state as it was at an earlier moment, by what is on record now */
+    public BatteryState stateAt(Battery battery, Instant then) {
+        return folds.upTo(battery, ruleChanges.now(), then).at(then, Surroundings.NOTHING);
+    }
+
+    /** @return what the battery needs next, most urgent first */
+    public List<NextThing> nextThings(Battery battery) {
+        return NextThings.of(battery.code(), stateOf(battery));
+    }
+
+    /** @return the state as it would be with one more round, taken now */
+    public BatteryState with(Battery battery, Round round) {
+        return foldedNow(battery).fold(new BatteryEvent.RoundTaken(round)).at(round.takenAt(), Surroundings.NOTHING);
+    }
+
+    /** A round not on record yet, laid before the judge with all that went before it. */
+    public Case caseOf(Battery battery, Round round) {
+        return foldedNow(battery).caseOf(round);
+    }
+
+    private BatteryFold foldedNow(Battery battery) {
+        Rulebook book = ruleChanges.now();
+        return folds.resumed(battery, book, stored(battery, book).snapshot());
+    }
+
+    public Rulebook rulebook() {
+        return ruleChanges.now();
+    }
+
+    /** @return the rules for one battery, or the site's where there is none */
+    public Rules rulesFor(@Nullable Battery battery) {
+        Rulebook book = ruleChanges.now();
+        return battery == null ? book.siteRules() : book.rulesFor(battery.type().id());
+    }
+
+    /** The moment at which things are worked out. */
+    public Instant instant() {
+        return clock.instant();
+    }
+}

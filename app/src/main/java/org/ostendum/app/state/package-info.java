@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.app.state;
+
+import org.jspecify.annotations.NullMarked;

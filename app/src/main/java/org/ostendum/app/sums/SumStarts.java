@@ -1,0 +1,155 @@
+package org.ostendum.app.sums;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.inventory.Machines;
+import org.ostendum.app.inventory.RoomPlan;
+import org.ostendum.app.inventory.Rooms;
+import org.ostendum.app.state.BatteryStates;
+import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.battery.Duty;
+import org.ostendum.core.battery.GravityMarks;
+import org.ostendum.core.charge.ChargeSums;
+import org.ostendum.core.judge.BatteryCourse;
+import org.ostendum.core.life.Prices;
+import org.springframework.stereotype.Service;
+
+/** What a battery, a machine, a charger or a room of the house says about the values of a sum. By the values' names. */
+@Service
+class SumStarts {
+    /** A day's work of a forklift battery, part of its capacity. */
+    private static final double USUAL_DEPTH = 0.7;
+    /** Put in beyond what was taken, part of capacity. */
+    private static final double OVERCHARGE = 0.08;
+    /** A tapering charger finishes with a quarter of what is on its plate: 4 of 16 A for each 100 Ah. */
+    private static final double FINISH_OF_PLATE = 0.25;
+
+    private static final double USUAL_CHARGER = 0.16;
+
+    private final Batteries batteries;
+    private final Machines machines;
+    private final Rooms rooms;
+    private final BatteryStates batteryStates;
+
+    SumStarts(Batteries batteries, Machines machines, Rooms rooms, BatteryStates batteryStates) {
+        this.batteries = batteries;
+        this.machines = machines;
+        this.rooms = rooms;
+        this.batteryStates = batteryStates;
+    }
+
+    /** All that a sum can start from. */
+    List<String> codes() {
+        return Stream.of(
+                        batteries.all().stream().map(Battery::code),
+                        machines.all().stream().map(m -> m.code()),
+                        chargers().map(RoomPlan.Charger::code),
+                        rooms.names().stream().map(Rooms.RoomName::code))
+                .flatMap(s -> s)
+                .toList();
+    }
+
+    /** @return metric values; empty where nothing of the house has this code */
+    Optional<Map<String, Double>> of(String code) {
+        return batteries
+                .byCode(code)
+                .map(this::ofBattery)
+                .or(() -> ofMachine(code))
+                .or(() -> chargers()
+                        .filter(c -> c.code().equals(code))
+                        .findFirst()
+                        .map(SumStarts::ofCharger))
+                .or(() -> rooms.byCode(code).map(SumStarts::ofRoom));
+    }
+
+    private Stream<RoomPlan.Charger> chargers() {
+        return rooms.plans().stream().flatMap(RoomPlan::chargers);
+    }
+
+    private Map<String, Double> ofBattery(Battery battery) {
+        BatteryModel model = battery.type().model();
+        double capacity = model.capacity().ampHours();
+        Map<String, Double> values = new HashMap<>();
+        values.put("capacityAmpereHours", capacity);
+        values.put("rateHours", model.rateHours());
+        values.put("testAmperes", capacity / model.rateHours());
+        values.put("loadAmperes", capacity / model.rateHours());
+        values.put("cells", (double) model.cells());
+        values.put("isMotive", model.duty() == Duty.MOTIVE ? 1.0 : 0.0);
+        values.put("missingAmpereHours", USUAL_DEPTH * capacity);
+        values.put("chargerAmperes", chargerOver(battery).map(c -> c.amps()).orElse(USUAL_CHARGER * capacity));
+        values.put("overchargeAmpereHours", OVERCHARGE * capacity);
+        values.put("gassingAmperes", ChargeSums.finish(model.capacity()).amperes());
+        List<BatteryCourse.Mark> course =
+                batteryStates.stateOf(battery).course().marks();
+        if (!course.isEmpty()) {
+            BatteryCourse.Mark last = course.get(course.size() - 1);
+            values.put("gravity", last.median().tenths() / 10_000.0);
+            // It is the lowest cell that may want acid.
+            values.put("nowGravity", last.lowest().tenths() / 10_000.0);
+        }
+        values.put("rechargeGravity", model.marks().rechargeBelow().tenths() / 10_000.0);
+        GravityMarks marks = model.marks();
+        values.put("wantedGravity", (marks.fullFrom().tenths() + marks.fullTo().tenths()) / 20_000.0);
+        @Nullable Prices prices = battery.type().prices();
+        if (prices != null) {
+            values.put("repairPrice", prices.cellRepair());
+            values.put("newPrice", prices.newBattery());
+            values.put("coreCredit", prices.coreCredit());
+            values.put("newCycles", (double) prices.cycles());
+        }
+        return values;
+    }
+
+    private Optional<RoomPlan.Charger> chargerOver(Battery battery) {
+        return Optional.ofNullable(battery.roomCode()).flatMap(rooms::byCode).flatMap(room -> room.slots()
+                .filter(slot -> battery.slotId() != null && slot.id() == battery.slotId())
+                .flatMap(slot -> Stream.ofNullable(slot.charger()))
+                .findFirst());
+    }
+
+    /** A machine is worked on through the battery in it. */
+    private Optional<Map<String, Double>> ofMachine(String code) {
+        return machines.byCode(code).map(machine -> batteries.all().stream()
+                .filter(battery -> machine.code().equals(battery.machineCode()))
+                .findFirst()
+                .map(this::ofBattery)
+                .orElse(Map.of()));
+    }
+
+    private static Map<String, Double> ofCharger(RoomPlan.Charger charger) {
+        return Map.of(
+                "chargerAmperes",
+                charger.amps(),
+                "cells",
+                (double) charger.cells(),
+                "capacityAmpereHours",
+                charger.amps() / USUAL_CHARGER,
+                "missingAmpereHours",
+                USUAL_DEPTH * charger.amps() / USUAL_CHARGER,
+                "gassingAmperes",
+                FINISH_OF_PLATE * charger.amps());
+    }
+
+    /** All its chargers finishing at once: hydrogen goes with cells times amperes, so the amperes are their mean by cells. */
+    private static Map<String, Double> ofRoom(RoomPlan room) {
+        List<RoomPlan.Charger> chargers = room.chargers().toList();
+        double cells = chargers.stream().mapToInt(RoomPlan.Charger::cells).sum();
+        double cellAmperes = chargers.stream()
+                .mapToDouble(c -> c.cells() * c.amps() * FINISH_OF_PLATE)
+                .sum();
+        Map<String, Double> values = new HashMap<>();
+        values.put("roomCubicMetres", room.cubicMetres());
+        if (cells > 0) {
+            values.put("cells", cells);
+            values.put("gassingAmperes", Math.round(10 * cellAmperes / cells) / 10.0);
+        }
+        return values;
+    }
+}

@@ -1,0 +1,94 @@
+package org.ostendum.app.sums;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.ledger.EntryKind;
+import org.ostendum.app.ledger.NewEntry;
+import org.ostendum.app.page.NotFound;
+import org.ostendum.app.people.Person;
+import org.ostendum.app.state.BatteryRecord;
+import org.ostendum.app.words.Measures;
+import org.ostendum.app.words.Words;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** The bench of calculators; an address holds its values and their units, so that it can be sent to somebody. */
+@Controller
+class SumsController {
+    private final SumCatalogue book;
+    private final SumStarts starts;
+    private final Batteries batteries;
+    private final BatteryRecord batteryRecord;
+
+    SumsController(SumCatalogue book, SumStarts starts, Batteries batteries, BatteryRecord batteryRecord) {
+        this.book = book;
+        this.starts = starts;
+        this.batteries = batteries;
+        this.batteryRecord = batteryRecord;
+    }
+
+    @GetMapping("/sums")
+    String first() {
+        return "redirect:/sums/" + book.all().get(0).name();
+    }
+
+    @GetMapping("/sums/{name}")
+    String sum(@PathVariable String name, @RequestParam Map<String, String> typed, Words words, Model page) {
+        show(find(name), typed, words, page);
+        return "sums/sum";
+    }
+
+    private Sum find(String name) {
+        return book.find(name).orElseThrow(() -> new NotFound("sum " + name));
+    }
+
+    private SumSheet show(Sum sum, Map<String, String> typed, Words words, Model page) {
+        String from = typed.getOrDefault("from", "").strip();
+        Optional<Map<String, Double>> start = starts.of(from);
+        if (!from.isEmpty() && start.isEmpty()) {
+            page.addAttribute("noStart", words.text("sums.from.none", from));
+        }
+        Measures typedIn = Measures.of(typed.getOrDefault("in", ""));
+        SumSheet sheet = new SumSheet(sum, typed, typedIn, start.orElse(Map.of()), words);
+        page.addAttribute("from", from);
+        page.addAttribute("isBattery", batteries.byCode(from).isPresent());
+        page.addAttribute("codes", starts.codes());
+        page.addAttribute("place", "sums");
+        page.addAttribute("sums", book.all());
+        page.addAttribute("sum", sum);
+        page.addAttribute("sheet", sheet);
+        return sheet;
+    }
+
+    /** Writes what was worked out on a battery's ledger, with the values it came from. */
+    @PostMapping("/sums/{name}")
+    String keep(
+            @PathVariable String name,
+            @RequestParam Map<String, String> typed,
+            Person person,
+            Words words,
+            Model page,
+            RedirectAttributes flash) {
+        SumSheet sheet = show(find(name), typed, words, page);
+        String code = typed.getOrDefault("battery", "").strip();
+        Optional<Battery> battery = batteries.byCode(code);
+        if (battery.isEmpty()) {
+            page.addAttribute("noBattery", words.text("sums.keep.none", code));
+        }
+        if (battery.isEmpty() || !sheet.isWorked()) {
+            return "sums/sum";
+        }
+        NewEntry line = NewEntry.of(EntryKind.NOTE, words.now(), person.id(), null, sheet.line());
+        batteryRecord.record(battery.get(), List.of(line));
+        flash.addFlashAttribute("told", words.text("sums.kept", battery.get().code()));
+        return "redirect:/batteries/" + battery.get().code();
+    }
+}

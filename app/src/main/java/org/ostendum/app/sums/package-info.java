@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.app.sums;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,119 @@
+package org.ostendum.app.voltage;
+
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.page.Faults;
+import org.ostendum.app.page.NotFound;
+import org.ostendum.app.page.TypedForm;
+import org.ostendum.app.people.Person;
+import org.ostendum.app.state.ClosedRound;
+import org.ostendum.app.words.Words;
+import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.quantity.Volts;
+import org.ostendum.core.voltage.VoltageRound.Load;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Voltages by cell or block, at rest and under load, where they stand. */
+@Controller
+class VoltageController {
+    /** Volts a cell can show, turned round or on charge. */
+    private static final double MOST_PER_CELL = 3;
+    /** Not a state of its own: it is judged beside the gravities of a round. */
+    private static final String ON_CHARGE = "ON_CHARGE";
+
+    private final Batteries batteries;
+    private final VoltageViews views;
+
+    VoltageController(Batteries batteries, VoltageViews views) {
+        this.batteries = batteries;
+        this.views = views;
+    }
+
+    @GetMapping("/batteries/{code}/volts")
+    String volts(@PathVariable String code, Words words, Model page) {
+        return show(battery(code), TypedForm.of(words, "load", Load.REST.name()), page);
+    }
+
+    private String show(Battery battery, TypedForm form, Model page) {
+        page.addAttribute("place", "fleet");
+        page.addAttribute("battery", battery);
+        VoltageViews.@Nullable Read rest = views.last(battery, Load.REST).orElse(null);
+        VoltageViews.@Nullable Read load = views.last(battery, Load.LOAD).orElse(null);
+        page.addAttribute("rest", rest);
+        page.addAttribute("load", load);
+        page.addAttribute("on", VoltageDrawing.of(battery.type(), rest, load));
+        page.addAttribute("loads", Load.values());
+        page.addAttribute("beside", views.roundBeside(battery).orElse(null));
+        page.addAttribute("form", form);
+        page.addAttribute("faults", form.faults());
+        return "voltage/volts";
+    }
+
+    @PostMapping("/batteries/{code}/volts")
+    Object keep(
+            @PathVariable String code,
+            @RequestParam Map<String, String> typed,
+            Person person,
+            Words words,
+            Model page,
+            RedirectAttributes flash) {
+        Battery battery = battery(code);
+        TypedForm form = new TypedForm(typed, words);
+        boolean onCharge = form.get("load").equals(ON_CHARGE);
+        Load load = onCharge ? Load.REST : form.choice("load", Load.class).orElse(Load.REST);
+        Map<Integer, Volts> byPlace = read(form, battery.type().model());
+        if (byPlace.isEmpty() && form.isSound()) {
+            form.fault("v1", "volts.fault.none");
+        }
+        Optional<ClosedRound> beside = onCharge ? views.roundBeside(battery) : Optional.empty();
+        if (onCharge && beside.isEmpty()) {
+            form.fault("v1", "volts.fault.no-round");
+        }
+        beside.ifPresent(round -> byPlace.keySet().stream()
+                .filter(cell -> round.past().round().reading(cell).isEmpty())
+                .forEach(cell -> form.fault("v" + cell, "volts.fault.not-read", cell)));
+        if (!form.isSound()) {
+            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(battery, form, page), page);
+        }
+        if (beside.isPresent()) {
+            views.keepOnCharge(battery, beside.get(), byPlace, person);
+            flash.addFlashAttribute(
+                    "told",
+                    words.text(
+                            "volts.kept.on-charge",
+                            byPlace.size(),
+                            words.moment(beside.get().past().round().takenAt())));
+            return "redirect:/batteries/" + battery.code();
+        }
+        views.keep(battery, load, byPlace, person, words);
+        flash.addFlashAttribute("told", words.text("volts.kept", byPlace.size()));
+        return "redirect:/batteries/" + battery.code() + "/volts";
+    }
+
+    private static Map<Integer, Volts> read(TypedForm form, BatteryModel model) {
+        double most = MOST_PER_CELL * model.layout().cellsPerCase();
+        Map<Integer, Volts> byPlace = new TreeMap<>();
+        for (int place = 1; place <= model.layout().cases().size(); place++) {
+            String field = "v" + place;
+            if (!form.get(field).isEmpty()) {
+                byPlace.put(place, Volts.of(form.number(field, -most, most)));
+            }
+        }
+        return byPlace;
+    }
+
+    private Battery battery(String code) {
+        return batteries.byCode(code).orElseThrow(() -> new NotFound("battery " + code));
+    }
+}

@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.app.voltage;
+
+import org.jspecify.annotations.NullMarked;

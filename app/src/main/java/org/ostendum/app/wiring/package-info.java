@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.app.wiring;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,4 @@
+@NullMarked
+package org.ostendum.app.words;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,69 @@
+package org.ostendum.app.draw;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.ostendum.core.charge.ChargeSample;
+import org.ostendum.core.quantity.Amperes;
+import org.ostendum.core.quantity.Celsius;
+import org.ostendum.core.quantity.Volts;
+
+class ChargePlotterTest {
+    private static final Instant START = Instant.parse("2026-03-02T18:00:00Z");
+
+    /** Ten hours: six at 90 A, then the finish at 24. */
+    private static ChargePlotter.Course course(int hours) {
+        List<ChargeSample> samples = new ArrayList<>();
+        for (int h = 0; h <= hours; h++) {
+            samples.add(new ChargeSample(
+                    START.plus(Duration.ofHours(h)),
+                    Volts.of(18 * (2.1 + 0.05 * h)),
+                    new Amperes(h < 6 ? 90 : 24),
+                    h % 2 == 0 ? Celsius.of(20 + h) : null));
+        }
+        return new ChargePlotter.Course(START, samples);
+    }
+
+    private static ChargeCurve plot(int hours, ChargePlotter.Course... earlier) {
+        return ChargePlotter.plot(course(hours), List.of(earlier), 18, 42, 300.0, 840, 420);
+    }
+
+    private static List<Point> points(String line) {
+        return Arrays.stream(line.split(" "))
+                .map(p -> p.split(","))
+                .map(xy -> new Point(Double.parseDouble(xy[0]), Double.parseDouble(xy[1])))
+                .toList();
+    }
+
+    @Test
+    void voltsLieAboveAndAmperesAndDegreesBeneath() {
+        ChargeCurve curve = plot(10);
+        assertThat(points(curve.voltLine())).hasSize(11).allMatch(curve.volts()::contains);
+        assertThat(points(curve.ampLine())).hasSize(11).allMatch(curve.below()::contains);
+        assertThat(points(curve.celsiusLine())).hasSize(6).allMatch(curve.below()::contains);
+        assertThat(points(curve.voltLine()).get(10).y())
+                .isLessThan(points(curve.voltLine()).get(0).y());
+    }
+
+    @Test
+    void theFinishBeginsWhereTheCurrentStaysLow() {
+        ChargeCurve curve = plot(10);
+        assertThat(curve.finishX()).isCloseTo(points(curve.voltLine()).get(6).x(), within(0.1));
+        assertThat(plot(5).finishX()).isNull();
+    }
+
+    @Test
+    void earlierChargesLieBehindOnTheSameHours() {
+        ChargeCurve curve = plot(4, course(12));
+        assertThat(curve.earlier()).hasSize(1);
+        assertThat(points(curve.earlier().get(0)).get(4).x())
+                .isEqualTo(points(curve.voltLine()).get(4).x());
+        assertThat(points(curve.earlier().get(0))).allMatch(curve.volts()::contains);
+    }
+}

@@ -1,0 +1,87 @@
+package org.ostendum.app.fleet;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.support.ApplicationTest;
+import org.ostendum.app.support.AsPerson;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.MockMvc;
+
+class FleetTest extends ApplicationTest {
+    @Autowired
+    private MockMvc mvc;
+
+    @Autowired
+    private Batteries batteries;
+
+    private AsPerson tom;
+
+    @BeforeEach
+    void people() {
+        tom = AsPerson.tom(mvc);
+    }
+
+    private List<String> codes(String query) throws Exception {
+        return all("href=\"/batteries/([^\"/]+)\"", tom.page("/fleet?" + query));
+    }
+
+    private static List<String> all(String pattern, String page) {
+        return Pattern.compile(pattern)
+                .matcher(page)
+                .results()
+                .map(r -> r.group(1))
+                .toList();
+    }
+
+    @Test
+    void rankedByDaysTheSoonestComesFirstAndThoseWithoutADayLast() throws Exception {
+        String page = tom.page("/fleet?by=DAYS");
+        List<String> cells = all("class=\"fig days\"[^>]*>(?:<b>(\\w+)</b>)?", page);
+        List<Integer> days = cells.stream()
+                .map(c -> c == null ? Integer.MAX_VALUE : c.equals("now") ? 0 : Integer.parseInt(c))
+                .toList();
+        assertThat(days).hasSameSizeAs(batteries.all()).isSorted();
+        assertThat(days.get(0)).isZero();
+        assertThat(days).anyMatch(d -> d > 0 && d < Integer.MAX_VALUE).contains(Integer.MAX_VALUE);
+    }
+
+    @Test
+    void aFilterLeavesOnlyWhatIsAskedForAndSaysSo() throws Exception {
+        assertThat(codes("duty=AIRCRAFT")).isNotEmpty().allMatch(code -> code.startsWith("A-"));
+        assertThat(codes("find=skyrow")).isEqualTo(codes("duty=AIRCRAFT"));
+        assertThat(codes("find=t-0")).isNotEmpty().allMatch(code -> code.startsWith("T-0"));
+        assertThat(codes("severity=FIT")).isNotEmpty().doesNotContainAnyElementsOf(codes("severity=ACT"));
+        List<String> equalise = codes("job=EQUALISE&by=CODE");
+        assertThat(equalise)
+                .isNotEmpty()
+                .isSorted()
+                .hasSizeLessThan(batteries.all().size());
+        assertThat(tom.page("/fleet?job=EQUALISE"))
+                .contains(equalise.size() + " of " + batteries.all().size() + " batteries.");
+    }
+
+    @Test
+    void everyBatteryWithTwoRoundsHasItsCourseDrawn() throws Exception {
+        String page = tom.page("/fleet");
+        List<String> sparks = all("<svg class=\"spark\"[^>]*aria-label=\"Course of ([^:]+):", page);
+        assertThat(sparks).hasSizeGreaterThan(50).doesNotHaveDuplicates();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"by=", "severity=&job=&duty=", "find=%25%27%3Cscript%3E"})
+    void anEmptyOrOddFilterIsNoFault(String query) throws Exception {
+        assertThat(tom.page("/fleet?" + query)).contains("Fleet").doesNotContain("<script>\"");
+    }
+
+    @Test
+    void whatIsFoundNowhereIsSaid() throws Exception {
+        assertThat(tom.page("/fleet?find=zzz")).contains("No battery is like that");
+    }
+}

@@ -1,0 +1,129 @@
+package org.ostendum.app.security;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.request;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.ostendum.app.people.Role;
+import org.ostendum.app.security.Access.Route;
+import org.ostendum.app.support.ApplicationTest;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.http.HttpMethod;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.util.AntPathMatcher;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+
+class AccessTest extends ApplicationTest {
+    private static final Map<Role, String> LOGINS = Map.of(
+            Role.TECHNICIAN, "tom",
+            Role.LEAD, "maud",
+            Role.SAFETY, "oskar",
+            Role.MECHANIC, "priya",
+            Role.VIEWER, "vera");
+
+    @Autowired
+    private MockMvc mvc;
+
+    @Autowired
+    private RequestMappingHandlerMapping requestMappingHandlerMapping;
+
+    static Stream<Arguments> routesAndRoles() {
+        return Access.ROUTES.stream().filter(route -> !route.open()).flatMap(route -> Arrays.stream(Role.values())
+                .map(role -> Arguments.of(route, role)));
+    }
+
+    private static String example(Route route) {
+        return route.pattern()
+                .replace("/batteries/*", "/batteries/T-19")
+                .replace("/rooms/*", "/rooms/main")
+                .replace("/sums/*", "/sums/mixing")
+                .replace("/**", "/models")
+                .replace("/*", "/999999999");
+    }
+
+    @ParameterizedTest
+    @MethodSource("routesAndRoles")
+    void aRouteIsOpenToItsRolesAndShutToTheOthers(Route route, Role role) throws Exception {
+        MockHttpServletResponse answer = mvc.perform(request(route.method(), example(route))
+                        .with(user(LOGINS.get(role)).roles(role.name()))
+                        .with(csrf()))
+                .andReturn()
+                .getResponse();
+        if (route.roles().contains(role)) {
+            assertThat(answer.getStatus()).isNotIn(401, 403, 500);
+        } else {
+            assertThat(answer.getStatus()).isEqualTo(403);
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("routesAndRoles")
+    void withoutSigningInEveryRouteLeadsToTheSignIn(Route route, Role ignored) throws Exception {
+        MockHttpServletResponse answer = mvc.perform(
+                        request(route.method(), example(route)).with(csrf()))
+                .andReturn()
+                .getResponse();
+        if (route.isForPrograms()) {
+            assertThat(answer.getStatus()).isEqualTo(401);
+            return;
+        }
+        assertThat(answer.getStatus()).isEqualTo(302);
+        if (!route.pattern().equals("/sign-out")) {
+            assertThat(answer.getRedirectedUrl()).endsWith("/sign-in");
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("routesAndRoles")
+    void nothingIsChangedWithoutItsToken(Route route, Role role) throws Exception {
+        if (route.method() == HttpMethod.POST && !route.isForPrograms()) {
+            int status = mvc.perform(request(route.method(), example(route))
+                            .with(user(LOGINS.get(role)).roles(role.name())))
+                    .andReturn()
+                    .getResponse()
+                    .getStatus();
+            assertThat(status).isEqualTo(403);
+        }
+    }
+
+    @Test
+    void everyHandlerIsDeclared() {
+        AntPathMatcher matcher = new AntPathMatcher();
+        List<String> patterns = Access.ROUTES.stream().map(Route::pattern).toList();
+        requestMappingHandlerMapping.getHandlerMethods().forEach((info, method) -> info.getPatternValues()
+                .forEach(path -> assertThat(patterns)
+                        .as("%s of %s", path, method)
+                        .anyMatch(pattern -> matcher.match(pattern, path.replaceAll("\\{\\w+}", "x")))));
+    }
+
+    @Test
+    void pagesTellTheBrowserToLoadOnlyFromHere() throws Exception {
+        MockHttpServletResponse answer =
+                mvc.perform(request(HttpMethod.GET, "/first-aid")).andReturn().getResponse();
+        assertThat(answer.getStatus()).isEqualTo(200);
+        assertThat(answer.getHeader("Content-Security-Policy"))
+                .contains("default-src 'none'", "script-src 'self'", "style-src 'self'")
+                .doesNotContain("unsafe");
+        assertThat(answer.getContentAsString()).doesNotContain(" style=", "<script>", " onclick=");
+    }
+
+    @Test
+    void aPageThatIsNotThereSaysSoWithoutATrace() throws Exception {
+        MockHttpServletResponse answer = mvc.perform(request(HttpMethod.GET, "/batteries/NO-SUCH")
+                        .with(user("tom").roles("TECHNICIAN")))
+                .andReturn()
+                .getResponse();
+        assertThat(answer.getStatus()).isEqualTo(404);
+        assertThat(answer.getContentAsString()).doesNotContain("Exception", "at org.");
+    }
+}

@@ -1,0 +1,50 @@
+package org.ostendum.app.support;
+
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.AbstractMockHttpServletRequestBuilder;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+
+/**
+ * A person of the demo asking the application.
+ *
+ * @param role that goes with the sign-in
+ */
+public record AsPerson(MockMvc mvc, String login, String role) {
+    public static AsPerson tom(MockMvc mvc) {
+        return new AsPerson(mvc, "tom", "TECHNICIAN");
+    }
+
+    public static AsPerson maud(MockMvc mvc) {
+        return new AsPerson(mvc, "maud", "LEAD");
+    }
+
+    public static AsPerson oskar(MockMvc mvc) {
+        return new AsPerson(mvc, "oskar", "SAFETY");
+    }
+
+    public MockHttpServletResponse ask(AbstractMockHttpServletRequestBuilder<?> request) throws Exception {
+        return mvc.perform(request.with(user(login).roles(role)).with(csrf()))
+                .andReturn()
+                .getResponse();
+    }
+
+    /** The page at a path, its variables filled in. */
+    public String page(String path, Object... variables) throws Exception {
+        return ask(get(path, variables)).getContentAsString();
+    }
+
+    /** Sends a form of names and values in turn. */
+    public MockHttpServletResponse send(String path, String... namesAndValues) throws Exception {
+        MockHttpServletRequestBuilder request = post(path);
+        for (int i = 0; i < namesAndValues.length; i += 2) {
+            request.param(namesAndValues[i], namesAndValues[i + 1]);
+        }
+        return ask(request);
+    }
+}

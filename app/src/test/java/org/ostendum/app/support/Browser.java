@@ -1,0 +1,144 @@
+package org.ostendum.app.support;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import org.openqa.selenium.By;
+import org.openqa.selenium.JavascriptExecutor;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.chrome.ChromeDriver;
+import org.openqa.selenium.chrome.ChromeDriverService;
+import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.interactions.Actions;
+import org.openqa.selenium.logging.LogType;
+import org.openqa.selenium.logging.LoggingPreferences;
+import org.openqa.selenium.support.ui.WebDriverWait;
+
+/** Debian's headless Chromium at the application, as a person sits at it. */
+public final class Browser implements AutoCloseable {
+    private final ChromeDriver driver;
+    private final String home;
+
+    public Browser(int port, int width, int height) {
+        this.home = "http://127.0.0.1:" + port;
+        this.driver = new ChromeDriver(service(), options());
+        driver.executeCdpCommand(
+                "Emulation.setDeviceMetricsOverride",
+                Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
+    }
+
+    private static ChromeDriverService service() {
+        return new ChromeDriverService.Builder()
+                .usingDriverExecutable(Path.of("/usr/bin/chromedriver").toFile())
+                .withEnvironment(Map.of("SE_OFFLINE", "true", "SE_AVOID_STATS", "true"))
+                .build();
+    }
+
+    private static ChromeOptions options() {
+        try {
+            LoggingPreferences logs = new LoggingPreferences();
+            logs.enable(LogType.PERFORMANCE, java.util.logging.Level.ALL);
+            ChromeOptions options = new ChromeOptions();
+            options.setBinary("/usr/bin/chromium");
+            options.setCapability("goog:loggingPrefs", logs);
+            options.addArguments(List.of(
+                    "--headless",
+                    "--no-sandbox",
+                    "--disable-gpu",
+                    "--disable-dev-shm-usage",
+                    "--disable-quic",
+                    "--no-first-run",
+                    "--no-default-browser-check",
+                    "--disable-background-networking",
+                    "--disable-component-update",
+                    "--disable-sync",
+                    "--disable-extensions",
+                    "--hide-scrollbars",
+                    "--force-device-scale-factor=1",
+                    "--lang=en-US",
+                    "--user-data-dir=" + Files.createTempDirectory("ostendum-chromium-")));
+            return options;
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    public ChromeDriver driver() {
+        return driver;
+    }
+
+    public String home() {
+        return home;
+    }
+
+    public void go(String path) {
+        driver.get(home + path);
+    }
+
+    public void signIn(String login) {
+        go("/sign-in");
+        find("#login").sendKeys(login);
+        find("#password").sendKeys("lanternmoor" + Keys.ENTER);
+        await(".slate");
+    }
+
+    public WebElement find(String css) {
+        return driver.findElement(By.cssSelector(css));
+    }
+
+    public WebElement await(String css) {
+        return await(css, Duration.ofSeconds(15));
+    }
+
+    public WebElement await(String css, Duration patience) {
+        return new WebDriverWait(driver, patience)
+                .until(d ->
+                        d.findElements(By.cssSelector(css)).stream().findFirst().orElse(null));
+    }
+
+    public void awaitText(String css, String text) {
+        new WebDriverWait(driver, Duration.ofSeconds(15))
+                .withMessage(() -> css + " says " + text(css) + ", not " + text)
+                .until(d -> text(css).contains(text));
+    }
+
+    public String text(String css) {
+        Object text = js("return document.querySelector(arguments[0])?.textContent ?? ''", css);
+        return String.valueOf(text);
+    }
+
+    /** Keys on the page itself, not into a field. */
+    public void keys(CharSequence... keys) {
+        new Actions(driver).sendKeys(keys).perform();
+    }
+
+    public Object js(String script, Object... arguments) {
+        return ((JavascriptExecutor) driver).executeScript(script, arguments);
+    }
+
+    /** Takes the network away or gives it back, as the browser sees it. */
+    public void offline(boolean offline) {
+        driver.executeCdpCommand("Network.enable", Map.of());
+        driver.executeCdpCommand(
+                "Network.emulateNetworkConditions",
+                Map.of("offline", offline, "latency", 0, "downloadThroughput", -1, "uploadThroughput", -1));
+    }
+
+    /** Addresses of all requests since last asked. */
+    public List<String> requested() {
+        return driver.manage().logs().get(LogType.PERFORMANCE).getAll().stream()
+                .map(entry -> entry.getMessage())
+                .filter(message -> message.contains("Network.requestWillBeSent\""))
+                .map(message -> message.replaceAll("(?s).*\"request\":\\{.*?\"url\":\"([^\"]*)\".*", "$1"))
+                .toList();
+    }
+
+    @Override
+    public void close() {
+        driver.quit();
+    }
+}

@@ -1,0 +1,105 @@
+package org.ostendum.app.support;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Objects;
+import java.util.Set;
+import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.inventory.Models;
+import org.ostendum.app.inventory.RoomPlan;
+import org.ostendum.app.inventory.RoomPlan.Stand;
+import org.ostendum.app.inventory.RoomPlan.StandKind;
+import org.ostendum.app.inventory.Rooms;
+import org.ostendum.app.ledger.EntryKind;
+import org.ostendum.app.ledger.LedgerEvents;
+import org.ostendum.app.ledger.NewEntry;
+import org.ostendum.app.people.People;
+import org.ostendum.app.safety.Stations;
+import org.ostendum.app.state.BatteryRecord;
+import org.ostendum.core.event.BatteryEvent.ChargeEnded;
+import org.ostendum.core.event.BatteryEvent.ChargeStarted;
+import org.ostendum.core.event.ChargeKind;
+import org.ostendum.core.event.Ending;
+import org.ostendum.core.event.FullSign;
+import org.ostendum.core.safety.StationCheck;
+import org.springframework.boot.test.context.TestComponent;
+
+/** Batteries of one test alone: what other tests do to the demo's does not reach them. */
+@TestComponent
+public class OwnBatteries {
+    public static final String ROOM = "tests";
+    private static final int SLOTS = 40;
+
+    private final Batteries batteries;
+    private final Models models;
+    private final Rooms rooms;
+    private final People people;
+    private final Stations stations;
+    private final BatteryRecord record;
+
+    OwnBatteries(
+            Batteries batteries, Models models, Rooms rooms, People people, Stations stations, BatteryRecord record) {
+        this.batteries = batteries;
+        this.models = models;
+        this.rooms = rooms;
+        this.people = people;
+        this.stations = stations;
+        this.record = record;
+    }
+
+    /** @return one of a model of the demo in a free slot, fully charged six hours ago, never read; the same under its code again */
+    public Battery full(String code, String like) {
+        return batteries.byCode(code).orElseGet(() -> {
+            Battery battery = add(code, like);
+            Instant full = TestClock.now().minus(Duration.ofHours(6));
+            write(battery, full);
+            return battery;
+        });
+    }
+
+    private Battery add(String code, String like) {
+        LocalDate since = TestClock.today().minusMonths(7);
+        long model = batteries.byCode(like).orElseThrow().type().id();
+        long id = batteries.add(
+                code, "OWN-" + code, models.byId(model).orElseThrow().id(), since, since);
+        batteries.place(id, slot(), null);
+        return batteries.byId(id).orElseThrow();
+    }
+
+    private long slot() {
+        if (rooms.byCode(ROOM).isEmpty()) {
+            long room = rooms.add(ROOM, "Test room", 1500, 800);
+            long tom = people.byLogin("tom").orElseThrow().id();
+            for (StationCheck check : StationCheck.values()) {
+                stations.check(stations.add(room, check, check.name()), true, "", tom);
+            }
+            rooms.addStand(room, new Stand(0, "T", "Test stand", StandKind.STAND, 40, 40, 1400, 300, List.of()), SLOTS);
+        }
+        return rooms.byCode(ROOM)
+                .orElseThrow()
+                .slots()
+                .map(RoomPlan.Slot::id)
+                .filter(slot -> batteries.all().stream().noneMatch(b -> Objects.equals(b.slotId(), slot)))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private void write(Battery battery, Instant full) {
+        long tom = people.byLogin("tom").orElseThrow().id();
+
+        ChargeEnded ended = new ChargeEnded(full, Ending.FULL, Set.of(FullSign.STEADY_VOLTAGE, FullSign.LAMP), null);
+        record.record(
+                battery,
+                List.of(
+                        NewEntry.of(EntryKind.ADDED, full.minus(Duration.ofDays(200)), tom, null, ""),
+                        NewEntry.of(EntryKind.DISCHARGE, full.minus(Duration.ofHours(9)), tom, null, ""),
+                        LedgerEvents.entry(
+                                new ChargeStarted(full.minus(Duration.ofHours(8)), ChargeKind.CONVENTIONAL, null),
+                                tom,
+                                ""),
+                        LedgerEvents.entry(ended, tom, "")));
+    }
+}

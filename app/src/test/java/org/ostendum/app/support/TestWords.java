@@ -1,0 +1,31 @@
+package org.ostendum.app.support;
+
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.Locale;
+import org.ostendum.app.people.Person;
+import org.ostendum.app.people.Role;
+import org.ostendum.app.words.Words;
+import org.ostendum.core.measure.GravityForm;
+import org.springframework.context.support.ResourceBundleMessageSource;
+
+/** Words as the application has them, for tests without the application. */
+public final class TestWords {
+    public static final Instant NOW = Instant.parse("2026-11-25T12:00:00Z");
+
+    private TestWords() {}
+
+    public static Words metric() {
+        return of(false, false, false);
+    }
+
+    /** @param points gravities shown as 1265 rather than 1.265 */
+    public static Words of(boolean points, boolean fahrenheit, boolean us) {
+        ResourceBundleMessageSource messages = new ResourceBundleMessageSource();
+        messages.setBasename("messages");
+        messages.setDefaultEncoding("UTF-8");
+        Person person =
+                new Person(1, "a", "A", Role.TECHNICIAN, true, GravityForm.THREE_DIGITS, points, fahrenheit, us, false);
+        return new Words(person, messages, Locale.ENGLISH, ZoneId.of("Europe/Berlin"), NOW);
+    }
+}

@@ -1,5 +1,0 @@
-/** What programs outside can ask: a contract, told at {@code /api/v1/openapi}. */
-@NullMarked
-package org.ostendum.web.api;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,0 @@
-@NullMarked
-package org.ostendum.web.battery;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,0 @@
-@NullMarked
-package org.ostendum.web.demo;
-
-import org.jspecify.annotations.NullMarked;

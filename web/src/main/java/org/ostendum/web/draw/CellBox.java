@@ -1,9 +1,0 @@
-package org.ostendum.web.draw;
-
-/**
- * One cell as drawn.
- *
- * @param cell 1.. along the current path
- * @param box its rectangle
- */
-public record CellBox(int cell, Box box) {}

@@ -1,4 +1,0 @@
-package org.ostendum.web.draw;
-
-/** A post as drawn. */
-public record Post(Point at, boolean positive) {}

@@ -1,4 +1,0 @@
-@NullMarked
-package org.ostendum.web.draw;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,5 +1,0 @@
-/** Events in the words of the contract with programs and files: one reading of them for both. */
-@NullMarked
-package org.ostendum.web.event;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,9 +1,0 @@
-package org.ostendum.web.exchange;
-
-/**
- * What is wrong in one place of a file.
- *
- * @param line counted from 1, the header's
- * @param expected what is allowed, as part of a sentence
- */
-public record CsvProblem(long line, String column, String value, String expected) {}

@@ -1,5 +1,0 @@
-/** Rounds and happenings in and out as CSV; the columns are a contract, told in {@code docs/exchange.md}. */
-@NullMarked
-package org.ostendum.web.exchange;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,0 @@
-@NullMarked
-package org.ostendum.web.find;
-
-import org.jspecify.annotations.NullMarked;

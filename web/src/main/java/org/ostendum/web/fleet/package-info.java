@@ -1,4 +1,0 @@
-@NullMarked
-package org.ostendum.web.fleet;
-
-import org.jspecify.annotations.NullMarked;

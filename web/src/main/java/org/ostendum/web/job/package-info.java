@@ -1,4 +1,0 @@
-@NullMarked
-package org.ostendum.web.job;
-
-import org.jspecify.annotations.NullMarked;

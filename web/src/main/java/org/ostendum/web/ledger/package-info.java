@@ -1,4 +1,0 @@
-@NullMarked
-package org.ostendum.web.ledger;
-
-import org.jspecify.annotations.NullMarked;

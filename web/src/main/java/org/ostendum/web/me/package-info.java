@@ -1,4 +1,0 @@
-@NullMarked
-package org.ostendum.web.me;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,0 @@
-@NullMarked
-package org.ostendum.web.page;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,0 @@
-@NullMarked
-package org.ostendum.web.procedures;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,0 @@
-@NullMarked
-package org.ostendum.web.receive;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,0 @@
-@NullMarked
-package org.ostendum.web.room;
-
-import org.jspecify.annotations.NullMarked;

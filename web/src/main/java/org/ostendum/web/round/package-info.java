@@ -1,4 +1,0 @@
-@NullMarked
-package org.ostendum.web.round;
-
-import org.jspecify.annotations.NullMarked;

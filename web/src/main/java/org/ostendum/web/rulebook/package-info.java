@@ -1,4 +1,0 @@
-@NullMarked
-package org.ostendum.web.rulebook;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,0 @@
-@NullMarked
-package org.ostendum.web.safety;
-
-import org.jspecify.annotations.NullMarked;

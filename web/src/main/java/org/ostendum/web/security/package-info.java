@@ -1,4 +1,0 @@
-@NullMarked
-package org.ostendum.web.security;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,0 @@
-@NullMarked
-package org.ostendum.web.setup;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,0 @@
-@NullMarked
-package org.ostendum.web.signin;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,0 @@
-@NullMarked
-package org.ostendum.web.state;
-
-import org.jspecify.annotations.NullMarked;

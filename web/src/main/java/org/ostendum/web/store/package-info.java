@@ -1,4 +1,0 @@
-@NullMarked
-package org.ostendum.web.store;
-
-import org.jspecify.annotations.NullMarked;

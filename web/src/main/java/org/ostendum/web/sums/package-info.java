@@ -1,4 +1,0 @@
-@NullMarked
-package org.ostendum.web.sums;
-
-import org.jspecify.annotations.NullMarked;

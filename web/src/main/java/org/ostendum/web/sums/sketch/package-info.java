@@ -1,5 +1,0 @@
-/** The pictures of the calculators: each moves with the values of its sum. */
-@NullMarked
-package org.ostendum.web.sums.sketch;
-
-import org.jspecify.annotations.NullMarked;

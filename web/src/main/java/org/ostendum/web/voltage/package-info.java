@@ -1,4 +1,0 @@
-@NullMarked
-package org.ostendum.web.voltage;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,0 @@
-@NullMarked
-package org.ostendum.web.wiring;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,0 @@
-@NullMarked
-package org.ostendum.web.words;
-
-import org.jspecify.annotations.NullMarked;
