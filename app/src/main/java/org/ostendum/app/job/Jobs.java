@@ -32,11 +32,6 @@ public class Jobs {
         this.clock = clock;
     }
 
-    /** The same jobs, written by another clock: for a past that is written down afterwards. */
-    public Jobs by(Clock other) {
-        return new Jobs(sql, other);
-    }
-
     /**
      * A job to be begun.
      *

@@ -45,14 +45,9 @@ public class Ledger {
     private final Clock clock;
 
     /** @param clock by which lines are dated as written */
-    public Ledger(DSLContext sql, Clock clock) {
+    Ledger(DSLContext sql, Clock clock) {
         this.sql = sql;
         this.clock = clock;
-    }
-
-    /** @return the same ledger, dating what it writes by another clock */
-    public Ledger datedBy(Clock other) {
-        return new Ledger(sql, other);
     }
 
     /** Locks the battery against everybody else who would write of it, before anything is read to decide by. */

@@ -1,4 +1,0 @@
-@NullMarked
-package org.ostendum.app.demo;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,348 @@
+package org.ostendum.app.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.support.ui.WebDriverWait;
+import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.inventory.Rooms;
+import org.ostendum.app.job.Jobs;
+import org.ostendum.app.ledger.EntryKind;
+import org.ostendum.app.ledger.Ledger;
+import org.ostendum.app.ledger.LedgerEntry;
+import org.ostendum.app.people.People;
+import org.ostendum.app.procedure.Rows;
+import org.ostendum.app.procedure.SiteProcedures;
+import org.ostendum.app.safety.Stations;
+import org.ostendum.app.support.Application;
+import org.ostendum.app.support.ApplicationTest;
+import org.ostendum.app.support.Browser;
+import org.ostendum.app.support.TestClock;
+import org.ostendum.core.procedure.RunEvent;
+import org.ostendum.core.quantity.Celsius;
+import org.ostendum.core.safety.StationCheck;
+import org.ostendum.demo.DemoClock;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+class JobsInTheBrowserTest extends ApplicationTest {
+    @LocalServerPort
+    private int port;
+
+    @Value("${spring.datasource.url}")
+    private String databaseUrl;
+
+    @Autowired
+    private Batteries batteries;
+
+    @Autowired
+    private Ledger ledger;
+
+    @Autowired
+    private DemoClock clock;
+
+    @Autowired
+    private Jobs jobs;
+
+    @Autowired
+    private People people;
+
+    @Autowired
+    private Rooms rooms;
+
+    @Autowired
+    private Stations stations;
+
+    @Autowired
+    private SiteProcedures procedures;
+
+    private Browser browser;
+
+    @BeforeEach
+    void open() {
+        browser = new Browser(port, 1280, 800);
+    }
+
+    @AfterEach
+    void close() {
+        browser.close();
+    }
+
+    /** Presses what is called so, once the page has it. */
+    private void press(String text) {
+        new WebDriverWait(browser.driver(), Duration.ofSeconds(15))
+                .ignoring(StaleElementReferenceException.class)
+                .withMessage(() -> "No “" + text + "” on\n" + browser.text("main"))
+                .until(d -> d.findElements(By.cssSelector("main button, aside button, main a, aside a")).stream()
+                        .filter(b -> b.isDisplayed() && b.getText().strip().equalsIgnoreCase(text))
+                        .findFirst()
+                        .orElse(null))
+                .click();
+    }
+
+    private void at(String step) {
+        browser.awaitText(".now-step h2", step);
+    }
+
+    /** A shut gate leads to the job that opens it, and opens. */
+    @Test
+    void waterAfterACharge() {
+        browser.signIn("tom");
+        browser.go("/batteries/T-21/jobs/water");
+        browser.awaitText(".slate .verdict", "water would overflow");
+        press("Open it by: Put on charge");
+        press("Begin");
+        at("Are case, cables");
+        press("Whole");
+        at("How warm is the electrolyte");
+        press("No more than hand-warm");
+        at("Open the lid");
+        press("Caps on, lid or compartment open, nothing metal on top");
+        at("Do voltage and connector");
+        press("They agree");
+        at("Charger off, then plug in");
+        press("The charger is off");
+        at("Does it start");
+        press("It starts");
+        press("End the job and write it down");
+        browser.awaitText(".now-step h2", "written down");
+        browser.go("/batteries/T-21/jobs/finish-charge");
+        press("Begin");
+        press("Voltage has not risen for two hours");
+        browser.await("#value").sendKeys("402" + Keys.ENTER);
+        browser.awaitText(".now-step h2", "Electrolyte temperature");
+        browser.await("#value").sendKeys("29,5" + Keys.ENTER);
+        at("Charger off, then unplug");
+        press("The charger is off");
+        at("Leave caps and lid open");
+        press("Done");
+        press("End the job and write it down");
+        browser.awaitText(".now-step h2", "written down");
+        browser.go("/batteries/T-21/jobs/water");
+        browser.awaitText(".slate .verdict", "Water the battery:");
+        assertThat(browser.text("main .wear")).contains("face shield", "apron");
+    }
+
+    /** From the spill to its closed report. */
+    @Test
+    void aSpillToItsClosedReport() {
+        browser.signIn("oskar");
+        browser.go("/room-jobs/spill");
+        press("Begin");
+        press("Nobody");
+        at("Clear the area");
+        press("Done");
+        at("How large is it");
+        press("Less than a bucket");
+        at("Open the kit");
+        press("Done");
+        at("Soda from the edge");
+        press("Done");
+        at("Battery into its bag");
+        browser.find(".now-step details summary").click();
+        browser.find("#skip-reason").sendKeys("nothing leaks");
+        press("Skip it");
+        at("Neutralise the rest");
+        press("Done");
+        at("Put up the sign");
+        press("Done");
+        at("has looked at the place");
+        press("Sign as Oskar Lindqvarn");
+        press("End the job and write it down");
+        press("Write the incident report");
+        browser.await("#cause").sendKeys("hose slipped off the gun");
+        browser.find("#corrective").sendKeys("clamped");
+        browser.find("#prevention").sendKeys("clamps on all hoses");
+        browser.js(
+                "document.getElementById('kit').value = arguments[0]",
+                TestClock.today().minusDays(1).toString());
+        press("Keep the report");
+        browser.awaitText(".told", "A lead reviews it next");
+        String report = browser.driver().getCurrentUrl();
+        try (Browser lead = new Browser(port, 1280, 800)) {
+            lead.signIn("maud");
+            lead.driver().get(report);
+            lead.find("#review").sendKeys("agreed, order clamps");
+            lead.driver()
+                    .findElement(By.cssSelector("form[action$='/review'] button"))
+                    .click();
+            lead.awaitText("main", "Closed by Maud Ferrow");
+            assertThat(lead.driver().findElements(By.cssSelector("#cause"))).isEmpty();
+            // What was used of the kit keeps the caps on until it is filled up.
+            lead.go("/batteries/T-25/round");
+            lead.awaitText("main", "Spill kit: found wanting");
+            fillUpTheKit();
+            lead.go("/batteries/T-25/round");
+            assertThat(lead.text("main")).doesNotContain("found wanting");
+        }
+    }
+
+    private void fillUpTheKit() {
+        long oskar = people.byLogin("oskar").orElseThrow().id();
+        stations.of(rooms.names().get(0).id()).stream()
+                .filter(station -> station.state().check() == StationCheck.SPILL_KIT)
+                .forEach(kit -> stations.check(kit.id(), true, "filled up", oskar));
+    }
+
+    /** A lead goes through a gate; it shows until it is seen. */
+    @Test
+    void anOverrideIsSeenAndAcknowledged() {
+        browser.signIn("maud");
+        browser.go("/batteries/T-10/jobs/water");
+        browser.find(".slate details summary").click();
+        browser.find("#reason").sendKeys("maker’s man asked for it, he stands here");
+        press("Begin in spite of it");
+        browser.awaitText("aside", "was gone through by Maud Ferrow");
+        browser.go("/jobs");
+        browser.awaitText("aside", "he stands here");
+        // Every gate that was gone through is seen for itself.
+        By seen = By.xpath("//aside//li[contains(., 'he stands here')]//button");
+        new WebDriverWait(browser.driver(), Duration.ofSeconds(30))
+                .ignoring(StaleElementReferenceException.class)
+                .until(d -> {
+                    d.findElements(seen).stream().findFirst().ifPresent(WebElement::click);
+                    return d.findElements(seen).isEmpty();
+                });
+        assertThat(browser.text("aside")).doesNotContain("he stands here");
+    }
+
+    /** The first charge that is under way in the demo: rows, a slip, a stop and on. */
+    @Test
+    void aFirstChargeIsWrittenRowByRow() {
+        long job = jobs.open().stream()
+                .filter(j -> j.procedureId().equals("commission-dry"))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        browser.signIn("priya");
+        browser.go("/jobs/" + job);
+        browser.awaitText(".now-step", "Ah are still to go in");
+        press("End the first charge");
+        browser.awaitText(".fault", "Not yet");
+        browser.find("#volts").sendKeys("14.9");
+        browser.find("#amps").sendKeys("3.5");
+        browser.find("#temperature").sendKeys("99");
+        browser.find("#gravity").sendKeys("281");
+        press("Write the row");
+        browser.awaitText(".field .fault", "-40 to 80");
+        assertThat(browser.find("#gravity").getDomAttribute("value")).isEqualTo("281");
+        browser.find("#temperature").clear();
+        browser.find("#temperature").sendKeys("34");
+        press("Write the row");
+        browser.awaitText(".now-step table", "1.28");
+        press("It is above the temperature limit.");
+        browser.awaitText(".now-step", "Let it cool");
+        browser.find("#resume-reason").sendKeys("cooled to 36");
+        press("Go on with the job");
+        browser.awaitText(".now-step", "Write the row");
+        assertThat(jobs.byId(job).orElseThrow().isOpen()).isTrue();
+    }
+
+    /** A first charge whose hourly rows are on record but for the last: the core decides that it is over. */
+    @Test
+    void aFirstChargeComesToItsEnd() {
+        long job = fifteenHoursIntoTheFirstChargeOf("A-4");
+        browser.signIn("priya");
+        browser.go("/jobs/" + job);
+        browser.awaitText(".now-step", "It is done: steady voltage and gravity");
+        press("End the first charge");
+        at("Switch off, then unplug");
+        press("The charger is off and unplugged");
+        at("Level at its mark");
+        press("At the mark");
+        press("End the job and write it down");
+        browser.awaitText(".now-step h2", "written down");
+        long battery = batteries.byCode("A-4").orElseThrow().id();
+        assertThat(ledger.ofBattery(battery, null, 2))
+                .extracting(LedgerEntry::kind)
+                .containsExactly(EntryKind.COMMISSIONED, EntryKind.CHARGE_END);
+        assertThat(ledger.ofBattery(battery, null, 2))
+                .extracting(LedgerEntry::payload)
+                .anySatisfy(payload -> assertThat(payload).contains("\"rows\":[{\"volts\":"));
+    }
+
+    private long fifteenHoursIntoTheFirstChargeOf(String code) {
+        long priya = people.byLogin("priya").orElseThrow().id();
+        Instant start = TestClock.now().minus(Duration.ofHours(17));
+        var file = procedures.file("commission-dry").orElseThrow();
+        long battery = batteries.byCode(code).orElseThrow().id();
+        long room = rooms.names().get(0).id();
+        long job = at(start)
+                .begin(new Jobs.NewJob("commission-dry", 1, file.json(), room, battery, null, priya))
+                .orElseThrow();
+        int seq = 0;
+        for (String step : List.of("acid", "fill", "rest", "rock", "warm", "charger", "on")) {
+            String value = step.equals("acid") ? "1280" : step.equals("warm") ? "24" : "";
+            at(start).keep(job, ++seq, event(priya, RunEvent.Kind.DONE, step, value));
+        }
+        for (int hour = 1; hour <= 16; hour++) {
+            String row = Rows.charge(
+                    Math.min(15.6, 13 + hour * 0.3), 3.5, Celsius.of(25), Math.min(1286, 1200 + 8 * hour), hour == 2);
+            at(start.plus(Duration.ofHours(hour))).keep(job, ++seq, event(priya, RunEvent.Kind.ROW, "rows", row));
+        }
+        clock.backToNow();
+        return job;
+    }
+
+    private Jobs at(Instant moment) {
+        clock.moveTo(moment);
+        return jobs;
+    }
+
+    private static Jobs.NewEvent event(long person, RunEvent.Kind kind, String step, String value) {
+        return new Jobs.NewEvent(UUID.randomUUID().toString(), person, kind, step, value);
+    }
+
+    @Test
+    void theFirstAidCardOpensWithTheNetworkDown() {
+        browser.signIn("vera");
+        browser.go("/fleet");
+        browser.await("#aid-card h1");
+        browser.offline(true);
+        browser.find("#acid").click();
+        browser.awaitText("#aid[open] h1", "Water first");
+        browser.offline(false);
+    }
+
+    /** Killed in the middle of a job: every confirmed step is there, and the clock has run on. */
+    @Test
+    void aJobGoesOnAfterTheApplicationWasKilled() throws Exception {
+        try (Application application = new Application(databaseUrl);
+                Browser other = new Browser(application.port(), 390, 844)) {
+            other.signIn("ines");
+            other.go("/batteries/T-08/jobs/inspect-daily");
+            other.find("button.action").click();
+            other.await(".now-step button").click();
+            other.awaitText(".now-step h2", "Look at the case");
+            other.find(".answer").click();
+            other.awaitText(".now-step h2", "Look at every post");
+            String address = other.driver().getCurrentUrl();
+            application.kill();
+            application.start();
+            other.driver().get(address);
+            other.awaitText(".now-step h2", "Look at every post");
+            assertThat(other.text(".way")).contains("Sound and dry", "key off, brake set");
+            for (int i = 0; i < 5; i++) {
+                String was = other.text(".now-step h2");
+                other.find(".answer").click();
+                new WebDriverWait(other.driver(), Duration.ofSeconds(15))
+                        .until(d -> !other.text(".now-step h2").equals(was));
+            }
+            other.find(".now-step button").click();
+            other.awaitText(".now-step h2", "written down");
+            long id = batteries.byCode("T-08").orElseThrow().id();
+            assertThat(ledger.ofBattery(id, null, 1).get(0).kind()).isEqualTo(EntryKind.JOB);
+        }
+    }
+}

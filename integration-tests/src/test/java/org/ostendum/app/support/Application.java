@@ -1,0 +1,78 @@
+package org.ostendum.app.support;
+
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.concurrent.TimeUnit;
+
+/** The application as a process of its own, so that it can be killed. */
+public final class Application implements AutoCloseable {
+    private final String databaseUrl;
+    private final int port;
+    private Process process;
+
+    /** @param databaseUrl of a database that the demo is already in */
+    public Application(String databaseUrl) throws IOException, InterruptedException {
+        this.databaseUrl = databaseUrl;
+        try (ServerSocket socket = new ServerSocket(0)) {
+            this.port = socket.getLocalPort();
+        }
+        start();
+    }
+
+    public void start() throws IOException, InterruptedException {
+        Path log = Files.createTempFile("ostendum-application-", ".log");
+        ProcessBuilder builder = new ProcessBuilder(
+                        ProcessHandle.current().info().command().orElse("java"),
+                        "-Xmx512m",
+                        "-cp",
+                        System.getProperty("java.class.path"),
+                        "org.ostendum.demo.Demo")
+                .redirectErrorStream(true)
+                .redirectOutput(log.toFile());
+        builder.environment().put("OSTENDUM_DB_URL", databaseUrl);
+        builder.environment().put("OSTENDUM_PORT", String.valueOf(port));
+        process = builder.start();
+        Runtime.getRuntime().addShutdownHook(new Thread(process::destroyForcibly));
+        Instant end = Instant.now().plus(Duration.ofSeconds(60));
+        while (!answers()) {
+            if (!process.isAlive() || Instant.now().isAfter(end)) {
+                throw new IllegalStateException("The application did not start; see " + log);
+            }
+            TimeUnit.MILLISECONDS.sleep(200);
+        }
+    }
+
+    private boolean answers() throws InterruptedException {
+        try {
+            URI health = URI.create("http://127.0.0.1:" + port + "/actuator/health/readiness");
+            return HttpClient.newHttpClient()
+                            .send(HttpRequest.newBuilder(health).build(), HttpResponse.BodyHandlers.discarding())
+                            .statusCode()
+                    == 200;
+        } catch (IOException notYet) {
+            return false;
+        }
+    }
+
+    /** Ends it at once, with no time to put anything away. */
+    public void kill() throws InterruptedException {
+        process.destroyForcibly().waitFor();
+    }
+
+    public int port() {
+        return port;
+    }
+
+    @Override
+    public void close() {
+        process.destroyForcibly();
+    }
+}

@@ -1,0 +1,27 @@
+package org.ostendum.app.support;
+
+import org.ostendum.app.Ostendum;
+import org.ostendum.demo.DemoConfiguration;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.context.annotation.Import;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+
+/** The whole application with the demo in it, on a real database of its own; one for all tests of a fork. */
+@SpringBootTest(
+        classes = {Ostendum.class, DemoConfiguration.class},
+        webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
+        properties = {"ostendum.demo=true", "spring.main.allow-bean-definition-overriding=true"})
+@AutoConfigureMockMvc
+@Import({TestClock.class, OwnBatteries.class})
+public abstract class ApplicationTest {
+    private static final MariaDbServer DATABASE = DemoDatabase.copy();
+
+    @DynamicPropertySource
+    static void database(DynamicPropertyRegistry properties) {
+        properties.add("spring.datasource.url", DATABASE::url);
+        properties.add("spring.datasource.username", () -> "ostendum");
+        properties.add("spring.datasource.password", () -> "ostendum");
+    }
+}

@@ -1,0 +1,174 @@
+package org.ostendum.app.support;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.ServerSocket;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+
+/** A real MariaDB of the test's own, in a folder of its own, on loopback. */
+public final class MariaDbServer {
+    private final Path folder;
+    private final int port;
+    private final boolean durable;
+    private Process process;
+
+    /**
+     * An empty one.
+     *
+     * @param durable with the settings of real use rather than the quickest ones
+     */
+    public MariaDbServer(boolean durable) {
+        this(newFolder(), durable);
+        try {
+            install();
+            start();
+        } catch (IOException | InterruptedException e) {
+            throw new IllegalStateException("No database for the tests", e);
+        }
+    }
+
+    private MariaDbServer(Path folder, boolean durable) {
+        this.folder = folder;
+        this.durable = durable;
+        this.port = freePort();
+    }
+
+    /** @param data a folder that an ended server has left; it stays as it is */
+    static MariaDbServer onCopyOf(Path data) {
+        try {
+            MariaDbServer server = new MariaDbServer(newFolder(), false);
+            run(
+                    "cp",
+                    "-a",
+                    data.resolve("data").toString(),
+                    data.resolve("init.sql").toString(),
+                    server.folder.toString());
+            server.start();
+            return server;
+        } catch (IOException | InterruptedException e) {
+            throw new IllegalStateException("No copy of the demo's database", e);
+        }
+    }
+
+    private static Path newFolder() {
+        try {
+            Path folder = Files.createTempDirectory(
+                    Path.of("/tmp"),
+                    "ostendum-test-",
+                    PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rwxr-xr-x")));
+            if (user().equals("mysql")) {
+                run("chown", "mysql", folder.toString());
+            }
+            return folder;
+        } catch (IOException | InterruptedException e) {
+            throw new IllegalStateException("No folder for a database", e);
+        }
+    }
+
+    Path folder() {
+        return folder;
+    }
+
+    /** Ends it in order, so that its data can be copied. */
+    void stop() throws InterruptedException {
+        process.destroy();
+        process.waitFor();
+    }
+
+    public String url() {
+        return "jdbc:mariadb://127.0.0.1:" + port + "/ostendum?useBulkStmts=true";
+    }
+
+    private void install() throws IOException, InterruptedException {
+        run(
+                "mariadb-install-db",
+                "--no-defaults",
+                "--datadir=" + folder.resolve("data"),
+                "--auth-root-authentication-method=socket",
+                "--skip-test-db",
+                "--user=" + user());
+        Files.writeString(
+                folder.resolve("init.sql"),
+                "create database if not exists ostendum;\ncreate user if not exists ostendum@'%' identified by 'ostendum';\n"
+                        + "grant all on ostendum.* to ostendum@'%';\n");
+    }
+
+    /** Starts the server on the data it has. */
+    public void start() throws IOException, InterruptedException {
+        List<String> command = new ArrayList<>(List.of(
+                "/usr/sbin/mariadbd",
+                "--no-defaults",
+                "--user=" + user(),
+                "--datadir=" + folder.resolve("data"),
+                "--socket=" + folder.resolve("s"),
+                "--port=" + port,
+                "--bind-address=127.0.0.1",
+                "--skip-name-resolve",
+                "--default-time-zone=+00:00",
+                "--character-set-server=utf8mb4",
+                "--collation-server=utf8mb4_uca1400_ai_ci",
+                "--init-file=" + folder.resolve("init.sql")));
+        if (durable) {
+            command.add("--innodb-flush-log-at-trx-commit=1");
+        } else {
+            command.addAll(List.of(
+                    "--innodb-flush-log-at-trx-commit=0", "--skip-innodb-doublewrite", "--performance-schema=off"));
+        }
+        process = new ProcessBuilder(command)
+                .redirectErrorStream(true)
+                .redirectOutput(folder.resolve("log").toFile())
+                .start();
+        Runtime.getRuntime().addShutdownHook(new Thread(process::destroyForcibly));
+        await();
+    }
+
+    private void await() throws InterruptedException {
+        Instant end = Instant.now().plus(Duration.ofSeconds(40));
+        while (Instant.now().isBefore(end)) {
+            try {
+                DriverManager.getConnection(url(), "ostendum", "ostendum").close();
+                return;
+            } catch (SQLException e) {
+                TimeUnit.MILLISECONDS.sleep(100);
+            }
+        }
+        throw new IllegalStateException("The database did not start; see " + folder.resolve("log"));
+    }
+
+    /** Ends the server as a power cut would. */
+    public void kill() throws InterruptedException {
+        process.destroyForcibly().waitFor();
+    }
+
+    private static String user() {
+        String user = System.getProperty("user.name");
+        return user.equals("root") ? "mysql" : user;
+    }
+
+    private static int freePort() {
+        try (ServerSocket socket = new ServerSocket(0)) {
+            return socket.getLocalPort();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static void run(String... command) throws IOException, InterruptedException {
+        Process run = new ProcessBuilder(command)
+                .redirectErrorStream(true)
+                .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                .start();
+        if (run.waitFor() != 0) {
+            throw new IllegalStateException(String.join(" ", command) + " failed");
+        }
+    }
+}
