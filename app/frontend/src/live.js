@@ -3,7 +3,7 @@
   const live = document.getElementById("live");
   const away = document.getElementById("away");
   if (!live) return;
-  const patience = 12000;
+  const patience = 2.4 * (live.dataset.beat || 5000);
   const silence = away.querySelector(".fig");
   const signIn = away.querySelector("a");
   let heard = Date.now();
@@ -42,5 +42,5 @@
     // A line that died without a word is not noticed by the browser for many minutes.
     if (connection) connection.reader?.cancel();
     else htmx.ajax("GET", "/live", { source: live });
-  }, 1000);
+  }, Math.min(1000, patience / 4));
 })();

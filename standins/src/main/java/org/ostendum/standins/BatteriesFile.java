@@ -19,6 +19,13 @@ final class BatteriesFile {
     /** A battery and what the house calls it. */
     record Named(String code, RoomBattery battery) {}
 
+    /** @return those that stand at a bank, by tag */
+    static Map<Long, RoomBattery> standing(Path bank) throws IOException {
+        Map<Long, RoomBattery> batteries = new LinkedHashMap<>();
+        read(bank.resolveSibling("batteries.csv")).forEach((tag, named) -> batteries.put(tag, named.battery()));
+        return batteries;
+    }
+
     /** @return by tag; none where there is no such file */
     static Map<Long, Named> read(Path file) throws IOException {
         Map<Long, Named> batteries = new LinkedHashMap<>();

@@ -10,22 +10,19 @@ import com.digitalpetri.modbus.pdu.WriteMultipleRegistersResponse;
 import com.digitalpetri.modbus.server.ModbusRequestContext;
 import com.digitalpetri.modbus.server.ModbusServices;
 import java.util.Arrays;
-import java.util.Optional;
 import org.ostendum.core.device.Address;
-import org.ostendum.core.device.AirStatus;
-import org.ostendum.core.device.CartStatus;
-import org.ostendum.core.device.ChargerStatus;
 import org.ostendum.core.device.HandOrder;
 import org.ostendum.core.device.RegisterBytes;
-import org.ostendum.core.device.TagStatus;
 
 /** Which block lies at which address: input registers to read, one block of holding registers for what hands do. */
 final class Blocks implements ModbusServices {
     private final SimulatedRoom room;
+    private final Registers registers;
     private final Mischief mischief;
     private final HydrometerMemory hydrometer;
 
     Blocks(SimulatedRoom room, Mischief mischief, HydrometerMemory hydrometer) {
+        this.registers = new Registers(room);
         this.room = room;
         this.mischief = mischief;
         this.hydrometer = hydrometer;
@@ -34,37 +31,20 @@ final class Blocks implements ModbusServices {
     @Override
     public ReadInputRegistersResponse readInputRegisters(
             ModbusRequestContext context, int unit, ReadInputRegistersRequest request) throws ModbusResponseException {
-        int[] block = block(new Address(unit, request.address()))
+        int[] block = registers
+                .read(new Address(unit, request.address()))
                 .orElseThrow(() -> new ModbusResponseException(
                         FunctionCode.READ_INPUT_REGISTERS, ExceptionCode.ILLEGAL_DATA_ADDRESS));
         int[] asked = Arrays.copyOf(block, request.quantity());
         return new ReadInputRegistersResponse(RegisterBytes.of(mischief.spoil(asked)));
     }
 
-    private Optional<int[]> block(Address address) {
-        int block = address.block();
-        if (address.unit() == Address.ofCharger(0).unit()) {
-            return room.chargerStatus(block).map(ChargerStatus::registers);
-        }
-        if (address.unit() == Address.ofTag(0).unit()) {
-            return room.tagStatus(block).map(TagStatus::registers);
-        }
-        if (address.equals(Address.ofAir())) {
-            return Optional.of(room.airStatus()).map(AirStatus::registers);
-        }
-        return address.equals(Address.ofCart())
-                ? Optional.of(room.cartStatus()).map(CartStatus::registers)
-                : Optional.empty();
-    }
-
     @Override
     public WriteMultipleRegistersResponse writeMultipleRegisters(
             ModbusRequestContext context, int unit, WriteMultipleRegistersRequest request)
             throws ModbusResponseException {
-        HandOrder order = Optional.of(new Address(unit, request.address()))
-                .filter(Address.ofHands()::equals)
-                .flatMap(a -> HandOrder.of(RegisterBytes.registers(request.values())))
-                .filter(room::obey)
+        HandOrder order = registers
+                .write(new Address(unit, request.address()), RegisterBytes.registers(request.values()))
                 .orElseThrow(() -> new ModbusResponseException(
                         FunctionCode.WRITE_MULTIPLE_REGISTERS, ExceptionCode.ILLEGAL_DATA_VALUE));
         if (order.act() == HandOrder.Act.MEASURE) {

@@ -1,12 +1,14 @@
 package org.ostendum.app.live;
 
 import java.io.IOException;
+import java.time.Duration;
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
@@ -25,17 +27,28 @@ public class LiveEvents implements SmartLifecycle {
     private static final String CHANGED = "changed";
     private static final String ALARMS = "alarms";
     private static final String BEAT = "beat";
-    private static final long BEAT_SECONDS = 5;
 
     private final List<SseEmitter> pages = new CopyOnWriteArrayList<>();
+    private final Duration beat;
     private volatile @Nullable ScheduledExecutorService teller;
+
+    /** @param beat so often every page is told that the line is whole */
+    LiveEvents(@Value("${ostendum.live.beat}") Duration beat) {
+        this.beat = beat;
+    }
+
+    /** @return so often every page is told that the line is whole */
+    public Duration beat() {
+        return beat;
+    }
 
     @Override
     public void start() {
         ScheduledExecutorService executor =
                 Executors.newSingleThreadScheduledExecutor(task -> new Thread(task, "live"));
         teller = executor;
-        if (executor.scheduleWithFixedDelay(() -> tellAll(BEAT), BEAT_SECONDS, BEAT_SECONDS, TimeUnit.SECONDS)
+        if (executor.scheduleWithFixedDelay(
+                        () -> tellAll(BEAT), beat.toMillis(), beat.toMillis(), TimeUnit.MILLISECONDS)
                 .isCancelled()) {
             throw new IllegalStateException("The beat ended before it began");
         }

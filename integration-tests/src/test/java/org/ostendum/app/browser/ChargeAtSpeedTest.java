@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -16,48 +15,46 @@ import org.openqa.selenium.WebElement;
 import org.openqa.selenium.support.ui.ExpectedConditions;
 import org.openqa.selenium.support.ui.Select;
 import org.openqa.selenium.support.ui.WebDriverWait;
+import org.ostendum.app.charge.ChargeRuns;
+import org.ostendum.app.charge.Charges;
+import org.ostendum.app.device.FakeEquipment;
+import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.support.Browser;
 import org.ostendum.app.support.EquipmentSite;
-import org.ostendum.app.support.MariaDbServer;
-import org.ostendum.app.support.StandInProcess;
+import org.ostendum.app.support.FakeLineTest;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
-import org.springframework.context.annotation.Import;
-import org.springframework.test.annotation.DirtiesContext;
-import org.springframework.test.context.DynamicPropertyRegistry;
-import org.springframework.test.context.DynamicPropertySource;
 
-/** A day of charging in two minutes, at real chargers that are not there, through the real screens. */
-@SpringBootTest(
-        webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
-        properties = {"ostendum.clock.speed=600", "ostendum.devices.hands=true"})
-@Import(EquipmentSite.class)
-@DirtiesContext
+/** A day of charging in the test's own time, at real chargers that are not there, through the real screens. */
+@FakeLineTest
 class ChargeAtSpeedTest {
-    private static final int SPEED = 600;
-    private static final MariaDbServer DATABASE = new MariaDbServer(false);
-    private static final StandInProcess STAND_INS = new StandInProcess(SPEED, EquipmentSite.BANK);
-    private static final Duration PATIENCE = Duration.ofSeconds(120);
-
-    @DynamicPropertySource
-    static void database(DynamicPropertyRegistry properties) {
-        properties.add("spring.datasource.url", DATABASE::url);
-        properties.add("spring.datasource.username", () -> "ostendum");
-        properties.add("spring.datasource.password", () -> "ostendum");
-    }
+    private static final Duration PATIENCE = Duration.ofSeconds(60);
+    private static final Duration A_NIGHT = Duration.ofHours(10);
 
     @LocalServerPort
     private int port;
 
     @Autowired
-    private EquipmentSite house;
+    private EquipmentSite site;
+
+    @Autowired
+    private FakeEquipment equipment;
+
+    @Autowired
+    private Batteries batteries;
+
+    @Autowired
+    private ChargeRuns runs;
+
+    @Autowired
+    private Charges charges;
 
     private Browser browser;
 
     @BeforeEach
     void open() {
-        house.fill(STAND_INS.port());
+        site.fill(1);
+        equipment.pass(FakeEquipment.STEP);
         browser = new Browser(port, 1280, 800);
         browser.signIn("tom");
     }
@@ -65,6 +62,7 @@ class ChargeAtSpeedTest {
     @AfterEach
     void close() {
         browser.close();
+        batteries.all().forEach(charges::end);
     }
 
     private WebDriverWait patiently(String what) {
@@ -108,17 +106,20 @@ class ChargeAtSpeedTest {
     void fromTheStartOfAChargeToTheReadyRack() {
         putOnCharge("T-1");
 
+        equipment.pass(Duration.ofMinutes(5));
         browser.go("/batteries/T-1/charge");
         awaitText("#course .meter", "Bulk");
         String early = browser.text("#course .meter");
+        equipment.pass(Duration.ofMinutes(40));
         patiently("the page moves by itself")
                 .until(d -> !browser.text("#course .meter").equals(early));
         assertThat(browser.text("#evidence h2")).isEqualTo("Not full yet.");
         browser.go("/charging");
         awaitText("#board table", "hydrogen an hour");
-        assertThat(browser.text(".fast")).contains("600 times as fast");
+        assertThat(browser.text(".fast")).contains("60 times as fast");
         browser.go("/batteries/T-1/charge");
 
+        assertThat(equipment.passUntil(A_NIGHT, () -> isLampLit("T-1"))).isTrue();
         awaitText("#evidence h2", "Full, by wha");
         assertThat(browser.driver().findElements(By.cssSelector("#evidence .mark-FIT")))
                 .hasSizeGreaterThanOrEqualTo(2);
@@ -133,10 +134,9 @@ class ChargeAtSpeedTest {
         browser.await("#ml-T-1").sendKeys("900" + Keys.ENTER);
         awaitText("[role=status]", "One battery watered");
 
-        patiently("ready").until(d -> {
-            browser.go("/charging");
-            return browser.text(".racks section:nth-child(2)").contains("T-1");
-        });
+        equipment.pass(A_NIGHT);
+        browser.go("/charging");
+        assertThat(browser.text(".racks section:nth-child(2)")).contains("T-1");
         browser.go("/chargers/C1");
         assertThat(browser.text("aside .verdict")).contains("One charge").doesNotContain("0 kWh");
     }
@@ -144,6 +144,7 @@ class ChargeAtSpeedTest {
     @Test
     void anAlarmIsOnEveryPageUntilSomebodyHasSeenToIt() {
         putOnCharge("T-3");
+        equipment.pass(Duration.ofMinutes(20));
         browser.go("/rules");
         awaitText("#alarms", "T-3 is plugged in and no current flows");
 
@@ -182,13 +183,14 @@ class ChargeAtSpeedTest {
 
     /** A full battery with a low current through it in a room whose fan stands still: 1 % within the hour, 2 % within three. */
     @Test
-    void equalisingIsFollowedByTheLowestCellAndItsGasRings() throws InterruptedException {
+    void equalisingIsFollowedByTheLowestCellAndItsGasRings() {
         browser.go("/batteries/T-6/jobs/equalise");
         press("Begin");
         press("Covered, not topped up");
         press("Caps on, lid open, fan on, no flame and no spark near");
         press("Done");
-        STAND_INS.say("fan off");
+        equipment.switchFan(false);
+        equipment.pass(Duration.ofMinutes(3));
         awaitText("#alarms", "the fan stands still");
         for (String gravity : new String[] {"276", "281", "281", "281", "281"}) {
             readLowest(gravity);
@@ -199,14 +201,14 @@ class ChargeAtSpeedTest {
 
         browser.go("/chargers/C6");
         assertThat(browser.text("main")).contains("T-6", "Equalising");
-        STAND_INS.say("fan on");
-        patiently("the air is clean again").until(d -> {
-            browser.go("/alarms");
-            return d.findElements(By.cssSelector(".alarm-card")).stream()
-                    .map(WebElement::getText)
-                    .noneMatch(t -> t.contains("Charging room") && t.contains("Since"));
-        });
+        equipment.switchFan(true);
+        equipment.pass(Duration.ofMinutes(30));
         browser.go("/alarms");
+        assertThat(browser.driver().findElements(By.cssSelector(".alarm-card")))
+                .extracting(WebElement::getText)
+                .as("the air is clean again")
+                .isNotEmpty()
+                .noneMatch(t -> t.contains("Charging room") && t.contains("Since"));
         for (List<WebElement> unseen = unseen(); !unseen.isEmpty(); unseen = unseen()) {
             unseen.get(0).click();
             patiently("the page after").until(ExpectedConditions.stalenessOf(unseen.get(0)));
@@ -233,9 +235,16 @@ class ChargeAtSpeedTest {
         return browser.driver().findElements(By.cssSelector(".alarm-card form button"));
     }
 
-    private void readLowest(String gravity) throws InterruptedException {
+    private boolean isLampLit(String code) {
+        long battery = batteries.byCode(code).orElseThrow().id();
+        return runs.openOf(battery).orElseThrow().meter().lampAt() != null;
+    }
+
+    private void readLowest(String gravity) {
         browser.find("#gravity").sendKeys(gravity);
         browser.find("#temperature").sendKeys("30" + Keys.ENTER);
-        TimeUnit.SECONDS.sleep(3600 / SPEED);
+        patiently("the row is there")
+                .until(d -> browser.find("#gravity").getDomProperty("value").isEmpty());
+        equipment.pass(Duration.ofHours(1));
     }
 }

@@ -2,7 +2,6 @@ package org.ostendum.app.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.deque.html.axecore.results.Rule;
 import com.deque.html.axecore.selenium.AxeBuilder;
 import java.util.List;
 import org.junit.jupiter.api.AfterAll;
@@ -98,21 +97,32 @@ class EveryPageTest extends ApplicationTest {
     void isAccessibleInBothThemesAndLoadsNothingFromElsewhere(String page) {
         browser.requested();
         browser.go(page);
-        for (String theme : List.of("DAY", "NIGHT")) {
-            browser.js("document.documentElement.dataset.theme = arguments[0]", theme);
-            List<Rule> violations = new AxeBuilder().analyze(browser.driver()).getViolations();
-            assertThat(violations)
-                    .as(page + " " + theme)
-                    .extracting(rule -> rule.getId() + " "
-                            + rule.getNodes().stream()
-                                    .limit(3)
-                                    .map(node -> node.getHtml() + " " + node.getTarget())
-                                    .toList())
-                    .isEmpty();
-        }
+        browser.js("document.documentElement.dataset.theme = 'DAY'");
+        assertThat(violations(axe())).as(page).isEmpty();
+        // At night the same page is told in other colours: nothing else can have changed.
+        browser.js("document.documentElement.dataset.theme = 'NIGHT'");
+        assertThat(violations(axe().withOnlyRules(List.of("color-contrast"))))
+                .as(page + " at night")
+                .isEmpty();
         assertThat(browser.requested())
                 .filteredOn(url -> url.startsWith("http"))
                 .isNotEmpty()
                 .allMatch(url -> url.startsWith(browser.home()));
+    }
+
+    /** Without frames there is no need for the window of its own in which axe puts its answers together. */
+    @SuppressWarnings("deprecation")
+    private static AxeBuilder axe() {
+        return new AxeBuilder().setLegacyMode(true);
+    }
+
+    private List<String> violations(AxeBuilder axe) {
+        return axe.analyze(browser.driver()).getViolations().stream()
+                .map(rule -> rule.getId() + " "
+                        + rule.getNodes().stream()
+                                .limit(3)
+                                .map(node -> node.getHtml() + " " + node.getTarget())
+                                .toList())
+                .toList();
     }
 }

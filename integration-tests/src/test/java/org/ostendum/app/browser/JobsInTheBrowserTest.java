@@ -24,7 +24,6 @@ import org.ostendum.app.people.People;
 import org.ostendum.app.procedure.Rows;
 import org.ostendum.app.procedure.SiteProcedures;
 import org.ostendum.app.safety.Stations;
-import org.ostendum.app.support.Application;
 import org.ostendum.app.support.ApplicationTest;
 import org.ostendum.app.support.Browser;
 import org.ostendum.app.support.TestClock;
@@ -33,15 +32,11 @@ import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.safety.StationCheck;
 import org.ostendum.demo.DemoClock;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
 class JobsInTheBrowserTest extends ApplicationTest {
     @LocalServerPort
     private int port;
-
-    @Value("${spring.datasource.url}")
-    private String databaseUrl;
 
     @Autowired
     private Batteries batteries;
@@ -313,36 +308,5 @@ class JobsInTheBrowserTest extends ApplicationTest {
         browser.find("#acid").click();
         browser.awaitText("#aid[open] h1", "Water first");
         browser.offline(false);
-    }
-
-    /** Killed in the middle of a job: every confirmed step is there, and the clock has run on. */
-    @Test
-    void aJobGoesOnAfterTheApplicationWasKilled() throws Exception {
-        try (Application application = new Application(databaseUrl);
-                Browser other = new Browser(application.port(), 390, 844)) {
-            other.signIn("ines");
-            other.go("/batteries/T-08/jobs/inspect-daily");
-            other.find("button.action").click();
-            other.await(".now-step button").click();
-            other.awaitText(".now-step h2", "Look at the case");
-            other.find(".answer").click();
-            other.awaitText(".now-step h2", "Look at every post");
-            String address = other.driver().getCurrentUrl();
-            application.kill();
-            application.start();
-            other.driver().get(address);
-            other.awaitText(".now-step h2", "Look at every post");
-            assertThat(other.text(".way")).contains("Sound and dry", "key off, brake set");
-            for (int i = 0; i < 5; i++) {
-                String was = other.text(".now-step h2");
-                other.find(".answer").click();
-                new WebDriverWait(other.driver(), Duration.ofSeconds(15))
-                        .until(d -> !other.text(".now-step h2").equals(was));
-            }
-            other.find(".now-step button").click();
-            other.awaitText(".now-step h2", "written down");
-            long id = batteries.byCode("T-08").orElseThrow().id();
-            assertThat(ledger.ofBattery(id, null, 1).get(0).kind()).isEqualTo(EntryKind.JOB);
-        }
     }
 }

@@ -1,5 +1,6 @@
 package org.ostendum.app.support;
 
+import java.time.Clock;
 import org.ostendum.app.Ostendum;
 import org.ostendum.demo.DemoConfiguration;
 import org.springframework.boot.test.context.SpringBootTest;
@@ -7,16 +8,25 @@ import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
 import org.springframework.context.annotation.Import;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
+import org.springframework.test.context.bean.override.convention.TestBean;
 
 /** The whole application with the demo in it, on a real database of its own; one for all tests of a fork. */
 @SpringBootTest(
         classes = {Ostendum.class, DemoConfiguration.class},
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
-        properties = {"ostendum.demo=true", "spring.main.allow-bean-definition-overriding=true"})
+        properties = {"ostendum.demo=true", "ostendum.live.beat=1s"})
 @AutoConfigureMockMvc
-@Import({TestClock.class, OwnBatteries.class})
+@Import(OwnBatteries.class)
 public abstract class ApplicationTest {
     private static final MariaDbServer DATABASE = DemoDatabase.copy();
+
+    /** In the place of the application's own. */
+    @TestBean(name = "clock")
+    private Clock clock;
+
+    static Clock clock() {
+        return TestClock.shows();
+    }
 
     @DynamicPropertySource
     static void database(DynamicPropertyRegistry properties) {

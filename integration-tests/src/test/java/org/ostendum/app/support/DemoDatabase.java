@@ -2,8 +2,10 @@ package org.ostendum.app.support;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.OutputStream;
 import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
@@ -19,7 +21,6 @@ import org.ostendum.app.Ostendum;
 import org.ostendum.demo.DemoConfiguration;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.annotation.Bean;
-import org.springframework.context.annotation.Configuration;
 
 /**
  * The demo's database, filled once for each day and each state of the code, and copied by whoever wants one of his own: filling
@@ -49,7 +50,7 @@ final class DemoDatabase {
         }
     }
 
-    @Configuration
+    /** Without a stereotype, so that no other application of this JVM finds it. */
     static class EarlierClock {
         @Bean
         Clock clock() {
@@ -88,7 +89,7 @@ final class DemoDatabase {
     /** The day, and every class and file of ours on the class path but the tests'. */
     private static String key() throws IOException {
         MessageDigest digest = digest();
-        digest.update(TestClock.today().toString().getBytes(java.nio.charset.StandardCharsets.UTF_8));
+        digest.update(TestClock.today().toString().getBytes(StandardCharsets.UTF_8));
         for (String entry : System.getProperty("java.class.path").split(":")) {
             if (entry.matches(".*/(core|sim|app|demo)/target/.*") && !entry.contains("test")) {
                 add(Path.of(entry), digest);
@@ -104,7 +105,7 @@ final class DemoDatabase {
         }
         for (Path file : files) {
             try (InputStream in = new DigestInputStream(Files.newInputStream(file), digest)) {
-                in.transferTo(java.io.OutputStream.nullOutputStream());
+                in.transferTo(OutputStream.nullOutputStream());
             }
         }
     }

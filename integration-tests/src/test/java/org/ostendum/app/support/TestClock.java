@@ -6,15 +6,12 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneOffset;
-import org.springframework.boot.test.context.TestConfiguration;
-import org.springframework.context.annotation.Bean;
 
 /**
  * The demo's clock in tests: it runs as any other, but began at three in the afternoon, at whatever hour the tests are run. That
  * was the last three o'clock there was, so that a process of its own on the same database finds nothing that lies ahead.
  */
-@TestConfiguration
-public class TestClock {
+public final class TestClock {
     private static final LocalTime BEGAN = LocalTime.of(15, 0);
     private static final Clock CLOCK = beganAt(Clock.systemUTC());
 
@@ -25,11 +22,7 @@ public class TestClock {
         return Clock.offset(system, Duration.between(now, began));
     }
 
-    /** In the place of the application's own. */
-    @Bean
-    Clock clock() {
-        return CLOCK;
-    }
+    private TestClock() {}
 
     static Clock shows() {
         return CLOCK;
