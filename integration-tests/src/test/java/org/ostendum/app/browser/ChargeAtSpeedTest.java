@@ -28,7 +28,7 @@ import org.springframework.boot.test.web.server.LocalServerPort;
 /** A day of charging in the test's own time, at real chargers that are not there, through the real screens. */
 @FakeLineTest
 class ChargeAtSpeedTest {
-    private static final Duration PATIENCE = Duration.ofSeconds(60);
+    private static final Duration PATIENCE = Duration.ofSeconds(30);
     private static final Duration A_NIGHT = Duration.ofHours(10);
 
     @LocalServerPort
@@ -62,7 +62,9 @@ class ChargeAtSpeedTest {
     @AfterEach
     void close() {
         browser.close();
+        equipment.switchFan(true);
         batteries.all().forEach(charges::end);
+        equipment.pass(Duration.ofHours(1));
     }
 
     private WebDriverWait patiently(String what) {
@@ -114,12 +116,14 @@ class ChargeAtSpeedTest {
         patiently("the page moves by itself")
                 .until(d -> !browser.text("#course .meter").equals(early));
         assertThat(browser.text("#evidence h2")).isEqualTo("Not full yet.");
+        equipment.pass(Duration.ofHours(2));
         browser.go("/charging");
         awaitText("#board table", "hydrogen an hour");
         assertThat(browser.text(".fast")).contains("60 times as fast");
         browser.go("/batteries/T-1/charge");
 
         assertThat(equipment.passUntil(A_NIGHT, () -> isLampLit("T-1"))).isTrue();
+        equipment.pass(Duration.ofMinutes(30));
         awaitText("#evidence h2", "Full, by wha");
         assertThat(browser.driver().findElements(By.cssSelector("#evidence .mark-FIT")))
                 .hasSizeGreaterThanOrEqualTo(2);
@@ -189,6 +193,7 @@ class ChargeAtSpeedTest {
         press("Covered, not topped up");
         press("Caps on, lid open, fan on, no flame and no spark near");
         press("Done");
+        awaitText(".now-step h2", "Draw the lowest cell");
         equipment.switchFan(false);
         equipment.pass(Duration.ofMinutes(3));
         awaitText("#alarms", "the fan stands still");
@@ -196,6 +201,7 @@ class ChargeAtSpeedTest {
             readLowest(gravity);
         }
         awaitText(".now-step .told", "it is done");
+        equipment.pass(Duration.ofHours(2));
         awaitText("#alarms", "All chargers off at the switch");
         String job = browser.driver().getCurrentUrl();
 
