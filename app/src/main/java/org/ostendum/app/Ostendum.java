@@ -16,7 +16,7 @@ public class Ostendum {
     }
 
     /**
-     * The clock of the house. With simulated equipment it may run fast.
+     * The clock of the site. With simulated equipment it may run fast.
      *
      * @param agreed when the fast clock and the system’s showed the same; empty for now
      */

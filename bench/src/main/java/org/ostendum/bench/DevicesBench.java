@@ -16,25 +16,25 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
+import org.ostendum.app.Ostendum;
+import org.ostendum.app.charge.ChargeRuns;
+import org.ostendum.app.device.Device;
+import org.ostendum.app.device.Devices;
+import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.inventory.RoomPlan.Stand;
+import org.ostendum.app.inventory.RoomPlan.StandKind;
+import org.ostendum.app.inventory.Rooms;
 import org.ostendum.core.charger.ChargerSheet;
 import org.ostendum.core.device.Address;
 import org.ostendum.core.event.ChargeKind;
 import org.ostendum.core.quantity.Amperes;
-import org.ostendum.app.Ostendum;
-import org.ostendum.app.inventory.Batteries;
-import org.ostendum.app.charge.ChargeRuns;
-import org.ostendum.app.device.Device;
-import org.ostendum.app.device.Devices;
-import org.ostendum.app.inventory.RoomPlan.Stand;
-import org.ostendum.app.inventory.RoomPlan.StandKind;
-import org.ostendum.app.inventory.Rooms;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Many chargers with their tags, heard each five seconds for ten minutes of the house's clock, from stand-ins in a process
+ * Many chargers with their tags, heard each five seconds for ten minutes of the site's clock, from stand-ins in a process
  * of their own. A tenth of them does not start, and half-way the fan goes off: each of those must ring.
  */
 final class DevicesBench {
@@ -103,7 +103,7 @@ final class DevicesBench {
         Batteries batteries = application.getBean(Batteries.class);
         Devices devices = application.getBean(Devices.class);
         ChargeRuns runs = application.getBean(ChargeRuns.class);
-        new ScratchHouse(sql, Path.of("/tmp")).addModel();
+        new ScratchSite(sql, Path.of("/tmp")).addModel();
         Long model = sql.queryForObject("select min(id) from battery_model", Long.class);
         long room = rooms.add("bench", "Bench", 5000, 5000);
         LocalDate today = LocalDate.now(ZoneOffset.UTC);

@@ -86,7 +86,7 @@ final class ImportBench {
     }
 
     private static void addBatteries(JdbcTemplate sql, Path folder) {
-        new ScratchHouse(sql, folder).addModel();
+        new ScratchSite(sql, folder).addModel();
         for (int battery = 1; battery <= BATTERIES; battery++) {
             sql.update(
                     "insert into battery (code, serial, model_id, in_service_on) values (?, ?, 1, '2015-01-01')",

@@ -11,8 +11,8 @@ import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.ostendum.app.Ostendum;
-import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.state.BatteryStates;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -28,12 +28,12 @@ final class PageBench {
     private final Random random = new Random(5);
     private final SignedIn client;
     private final Program program;
-    private final ScratchHouse house;
+    private final ScratchSite site;
 
-    private PageBench(SignedIn client, Program program, ScratchHouse house) {
+    private PageBench(SignedIn client, Program program, ScratchSite site) {
         this.client = client;
         this.program = program;
-        this.house = house;
+        this.site = site;
     }
 
     /** One request to be timed. */
@@ -51,19 +51,19 @@ final class PageBench {
         try (ConfigurableApplicationContext application = SpringApplication.run(
                 Ostendum.class, "--server.port=0", "--ostendum.demo=false", "--logging.level.root=warn")) {
             SignedIn client = SignedIn.lead(application);
-            ScratchHouse house = new ScratchHouse(application.getBean(JdbcTemplate.class), folder);
-            house.addModel();
-            PageBench bench = new PageBench(client, Program.of(application), house);
+            ScratchSite site = new ScratchSite(application.getBean(JdbcTemplate.class), folder);
+            site.addModel();
+            PageBench bench = new PageBench(client, Program.of(application), site);
             System.out.printf("%n%-10s %-12s %10s %10s %10s%n", "batteries", "request", "p50 ms", "p95 ms", "bytes");
             for (int size : sizes) {
                 Instant start = Instant.now();
-                house.growTo(size);
+                site.growTo(size);
                 BatteryStates states = application.getBean(BatteryStates.class);
                 states.statesOf(application.getBean(Batteries.class).all());
                 System.out.printf(
                         "%-10d readings: %,d, filled and judged in %d s%n",
                         size,
-                        (long) size * ScratchHouse.WEEKS * 20,
+                        (long) size * ScratchSite.WEEKS * 20,
                         Duration.between(start, Instant.now()).toSeconds());
                 bench.measure();
             }
@@ -71,9 +71,9 @@ final class PageBench {
     }
 
     private void measure() throws Exception {
-        int rooms = (house.batteries() - 1) / ScratchHouse.BATTERIES_PER_ROOM + 1;
+        int rooms = (site.batteries() - 1) / ScratchSite.BATTERIES_PER_ROOM + 1;
         time("room", () -> client.get("/rooms/r" + (1 + random.nextInt(rooms))));
-        time("battery", () -> client.get("/batteries/B-" + (1 + random.nextInt(house.batteries()))));
+        time("battery", () -> client.get("/batteries/B-" + (1 + random.nextInt(site.batteries()))));
         int[] cell = {0};
         String[] round = {""};
         time(
@@ -101,14 +101,14 @@ final class PageBench {
         timeFew("watering", () -> client.get("/watering"));
     }
 
-    /** Pages of the whole house: so much longer that fewer of them tell as much. */
+    /** Pages of the whole site: so much longer that fewer of them tell as much. */
     private void timeFew(String name, Request request) throws Exception {
         time(name, () -> {}, request, FEW_WARM_UP, FEW_MEASURED);
     }
 
     /** @return the path of a round begun on any battery */
     private String beginRound() throws Exception {
-        String battery = "/batteries/B-" + (1 + random.nextInt(house.batteries())) + "/round";
+        String battery = "/batteries/B-" + (1 + random.nextInt(site.batteries())) + "/round";
         client.post(battery, "state=FULL_CHARGE");
         Matcher round = Pattern.compile("data-round=\"(\\d+)\"")
                 .matcher(client.get(battery).body());
@@ -146,6 +146,6 @@ final class PageBench {
         Arrays.sort(milliseconds);
         System.out.printf(
                 "%-10d %-12s %10.1f %10.1f %10d%n",
-                house.batteries(), name, milliseconds[measured / 2], milliseconds[measured * 95 / 100], bytes);
+                site.batteries(), name, milliseconds[measured / 2], milliseconds[measured * 95 / 100], bytes);
     }
 }

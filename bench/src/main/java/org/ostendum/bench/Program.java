@@ -4,9 +4,9 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
-import org.ostendum.app.security.TokenHash;
 import org.ostendum.app.people.People;
 import org.ostendum.app.people.Role;
+import org.ostendum.app.security.TokenHash;
 import org.ostendum.app.security.Tokens;
 import org.springframework.context.ConfigurableApplicationContext;
 

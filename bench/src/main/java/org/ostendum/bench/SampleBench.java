@@ -13,6 +13,8 @@ import java.util.Objects;
 import java.util.Random;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.app.Ostendum;
+import org.ostendum.app.charge.SampleThinning;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.battery.CellKind;
 import org.ostendum.core.battery.Duty;
@@ -28,8 +30,6 @@ import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.Volts;
 import org.ostendum.sim.RoomBattery;
 import org.ostendum.sim.SimulatedCharger;
-import org.ostendum.app.Ostendum;
-import org.ostendum.app.charge.SampleThinning;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -129,7 +129,7 @@ final class SampleBench {
     }
 
     private void addBatteries() {
-        new ScratchHouse(sql, Path.of("/tmp")).addModel();
+        new ScratchSite(sql, Path.of("/tmp")).addModel();
         sql.update(
                 "insert into battery (id, code, serial, model_id, in_service_on)"
                         + " select seq, concat('B-', seq), concat('S', seq), 1, ? from seq_1_to_" + batteries,

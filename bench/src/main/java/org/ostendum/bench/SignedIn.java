@@ -11,10 +11,10 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.ostendum.core.safety.Training;
 import org.ostendum.app.people.People;
 import org.ostendum.app.people.Role;
 import org.ostendum.app.people.Trainings;
+import org.ostendum.core.safety.Training;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.security.crypto.password.PasswordEncoder;
 
@@ -31,7 +31,7 @@ final class SignedIn {
         this.home = home;
     }
 
-    /** A lead trained in battery care, new in the house. */
+    /** A lead trained in battery care, new in the site. */
     static SignedIn lead(ConfigurableApplicationContext application) throws Exception {
         String secret = application.getBean(PasswordEncoder.class).encode(PASSWORD);
         long person = application.getBean(People.class).add("bench", "Bench", Role.LEAD, secret);

@@ -16,12 +16,12 @@ final class TenYears {
     /** @return the body of {@code POST /api/v1/judge} */
     static String body() {
         Random random = new Random(1);
-        String rounds = IntStream.range(0, ScratchHouse.WEEKS)
+        String rounds = IntStream.range(0, ScratchSite.WEEKS)
                 .mapToObj(week -> round(FIRST.plus(Duration.ofDays(7L * week)), random))
                 .collect(Collectors.joining(","));
         return "{\"model\":{\"kind\":\"flooded\",\"cells\":" + CELLS
                 + ",\"capacityAh\":700,\"rateHours\":6,\"sgFull\":1.285,\"sgEmpty\":1.14,\"use\":\"motive\"},"
-                + "\"asOf\":\"" + FIRST.plus(Duration.ofDays(7L * ScratchHouse.WEEKS)) + "\",\"rounds\":[" + rounds
+                + "\"asOf\":\"" + FIRST.plus(Duration.ofDays(7L * ScratchSite.WEEKS)) + "\",\"rounds\":[" + rounds
                 + "]}";
     }
 

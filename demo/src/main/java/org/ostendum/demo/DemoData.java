@@ -48,7 +48,7 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** Fills an empty house with the demo: a year of Lanternmoor, dated back from today, the same each time. */
+/** Fills an empty site with the demo: a year of Lanternmoor, dated back from today, the same each time. */
 @Component
 public class DemoData implements ApplicationRunner {
     private static final Logger LOG = LoggerFactory.getLogger(DemoData.class);
@@ -119,7 +119,7 @@ public class DemoData implements ApplicationRunner {
         if (!people.isEmpty()) {
             return;
         }
-        LOG.info("Filling the house with a year of Lanternmoor …");
+        LOG.info("Filling the site with a year of Lanternmoor …");
         Map<String, Long> persons = new HashMap<>();
         Map<String, Long> modelIds = new HashMap<>();
         Map<String, Long> machineIds = new HashMap<>();
@@ -147,7 +147,7 @@ public class DemoData implements ApplicationRunner {
             demoDevices.fill();
         });
         clock.backToNow();
-        LOG.info("{} batteries with their year are in the house", n);
+        LOG.info("{} batteries with their year are in the site", n);
     }
 
     /** A battery that came this morning and has no history yet. */

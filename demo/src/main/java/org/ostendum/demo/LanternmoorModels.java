@@ -156,7 +156,7 @@ final class LanternmoorModels {
                 null);
     }
 
-    /** The charger over a battery's slot, made for its voltage and size; kinds as a house that grew has them. */
+    /** The charger over a battery's slot, made for its voltage and size; kinds as a site that grew has them. */
     static ChargerSheet charger(String code, BatteryModel model) {
         double capacity = model.capacity().ampHours();
         boolean aircraft = model.duty() == Duty.AIRCRAFT;

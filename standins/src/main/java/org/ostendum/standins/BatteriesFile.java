@@ -16,7 +16,7 @@ import org.ostendum.sim.RoomBattery;
 final class BatteriesFile {
     private BatteriesFile() {}
 
-    /** A battery and what the house calls it. */
+    /** A battery and what the site calls it. */
     record Named(String code, RoomBattery battery) {}
 
     /** @return those that stand at a bank, by tag */

@@ -17,7 +17,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 
-/** The ledger of the house, and of one battery with the check of its past. */
+/** The ledger of the site, and of one battery with the check of its past. */
 @Controller
 class LedgerController {
     private static final int LINES = 60;
@@ -33,7 +33,7 @@ class LedgerController {
     }
 
     @GetMapping("/ledger")
-    String house(
+    String site(
             @RequestParam @Nullable Instant before,
             @RequestParam(defaultValue = "0") long beforeId,
             @RequestParam @Nullable EntryKind kind,
@@ -46,7 +46,7 @@ class LedgerController {
         page.addAttribute("kind", kind);
         page.addAttribute("kinds", EntryKind.values());
         page.addAttribute("older", entries.size() == LINES ? entries.get(LINES - 1) : null);
-        return "ledger/house";
+        return "ledger/site";
     }
 
     @GetMapping("/batteries/{code}/ledger")

@@ -10,7 +10,7 @@ import org.springframework.stereotype.Component;
 /** Samples on their way to the database: while it is away they wait here, in the order in which they were read. */
 @Component
 public class SampleBuffer {
-    /** Hours of a large house; beyond them the oldest go. */
+    /** Hours of a large site; beyond them the oldest go. */
     private static final int MOST = 500_000;
 
     private static final int AT_ONCE = 2_000;

@@ -97,7 +97,7 @@ public class ChargerMatches {
                 .toList();
     }
 
-    /** @return every charger of the house beside this battery, those that fit first */
+    /** @return every charger of the site beside this battery, those that fit first */
     public List<Match> all(Battery battery, ChargeKind wanted) {
         List<Running> running = runningCharges.now();
         Rules rules = batteryStates.rulesFor(battery);

@@ -21,7 +21,7 @@ import org.ostendum.core.quantity.Celsius;
  * What the charging screen shows.
  *
  * @param ready waiting longest first, by kind of battery
- * @param air of the room in which most hydrogen is to be expected; null for a house without rooms
+ * @param air of the room in which most hydrogen is to be expected; null for a site without rooms
  * @param heldBack full and cool, but not fit for work before something is done
  */
 record ChargingView(

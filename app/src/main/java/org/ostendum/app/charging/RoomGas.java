@@ -66,7 +66,7 @@ class RoomGas {
 
     /**
      * @param fanOff whether it is to be foreseen without the fan
-     * @return the room in which most hydrogen is to be expected; null for a house without rooms
+     * @return the room in which most hydrogen is to be expected; null for a site without rooms
      */
     @Nullable
     Ahead worst(List<Running> running, boolean fanOff) {

@@ -1,4 +1,4 @@
-/** All charging, cooling and readiness of a house on one screen, from what is on the ledgers. */
+/** All charging, cooling and readiness of a site on one screen, from what is on the ledgers. */
 @NullMarked
 package org.ostendum.app.charging;
 

@@ -10,7 +10,7 @@ import org.ostendum.core.device.Address;
  * @param chargerId for a charger
  * @param batteryId for a battery's tag
  * @param roomId for what belongs to a room
- * @param name how the house calls what it belongs to
+ * @param name how the site calls what it belongs to
  */
 public record Device(
         long id,

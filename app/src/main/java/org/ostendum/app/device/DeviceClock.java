@@ -6,7 +6,7 @@ import java.time.Instant;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
-/** The times that listening needs: the house's, which may be corrected or run fast, and one that never jumps. */
+/** The times that listening needs: the site's, which may be corrected or run fast, and one that never jumps. */
 @Component
 class DeviceClock {
     private static final Duration LEAST = Duration.ofMillis(500);
@@ -37,13 +37,13 @@ class DeviceClock {
         return speed;
     }
 
-    /** @return real time from one round of listening to the next: every few seconds of the house's clock */
+    /** @return real time from one round of listening to the next: every few seconds of the site's clock */
     Duration realPause() {
         Duration pause = Duration.ofMillis(Math.round(every.toMillis() / speed));
         return pause.compareTo(LEAST) < 0 ? LEAST : pause;
     }
 
-    /** The same in the time of the house's clock. */
+    /** The same in the time of the site's clock. */
     Duration betweenRounds() {
         return Duration.ofMillis(Math.round(realPause().toMillis() * speed));
     }

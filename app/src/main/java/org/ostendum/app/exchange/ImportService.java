@@ -101,7 +101,7 @@ public class ImportService {
             battery = batteries.byCode(code).orElse(null);
             if (battery == null) {
                 problems.add(new CsvProblem(
-                        line, "battery", code, "the code of a battery of this house; add it under Setup first"));
+                        line, "battery", code, "the code of a battery of this site; add it under Setup first"));
                 return null;
             }
             known.put(code, battery);

@@ -22,7 +22,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 
-/** All batteries of the house, those that need something first. */
+/** All batteries of the site, those that need something first. */
 @Controller
 class FleetController {
     private final Batteries batteries;

@@ -8,7 +8,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param slotId the slot it stands in, null when in a machine or elsewhere
  * @param machineId the machine it is in, null when it stands
- * @param place in the words of the house: "Stand A 3", "F3", null when nobody knows
+ * @param place in the words of the site: "Stand A 3", "F3", null when nobody knows
  * @param roomCode the room it is drawn in, null when in none
  * @param waterOwner name of the one person who waters it, null when nobody
  */

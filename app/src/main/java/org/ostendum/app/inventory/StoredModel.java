@@ -14,7 +14,7 @@ import org.ostendum.core.receive.DateScheme;
  * @param cablesLeft whether the cables leave at the left hand
  * @param dateScheme how the maker stamps the month of making
  * @param torqueTenths tenths of a newton metre to which its posts are tightened; 0 where the sheet says nothing
- * @param connector of its cables, shape and colour in the words of the house; empty where nobody has said
+ * @param connector of its cables, shape and colour in the words of the site; empty where nobody has said
  * @param opportunity whether the sheet allows short charges in the breaks
  * @param prices what it costs the site; null where nobody has said
  */

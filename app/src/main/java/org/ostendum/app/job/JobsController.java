@@ -21,7 +21,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
-/** All jobs of the house: under way, gone through a gate, found wrong, ended. */
+/** All jobs of the site: under way, gone through a gate, found wrong, ended. */
 @Controller
 class JobsController {
     private static final int ENDED_TOLD = 12;

@@ -52,7 +52,7 @@ public class Situations {
         this.zone = zone;
     }
 
-    /** @return the room a battery is worked on in: where it is drawn, else the house's first */
+    /** @return the room a battery is worked on in: where it is drawn, else the site's first */
     public long roomOf(@Nullable Battery battery) {
         List<Rooms.RoomName> names = rooms.names();
         return names.stream()

@@ -8,7 +8,7 @@ import org.ostendum.app.words.Words;
 import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Component;
 
-/** Words for a person, at this moment and in the house's zone. */
+/** Words for a person, at this moment and in the site's zone. */
 @Component
 public class Wording {
     private final MessageSource messages;

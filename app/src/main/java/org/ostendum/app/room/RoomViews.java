@@ -50,7 +50,7 @@ class RoomViews {
      *
      * @param things most urgent first
      * @param inWork who has a round open on which battery
-     * @param unready stations that are overdue or found wanting
+     * @param unready stations that are overdue or not in order
      */
     record RoomView(
             RoomPlan plan,

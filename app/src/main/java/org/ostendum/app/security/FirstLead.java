@@ -13,7 +13,7 @@ import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 
-/** Gives an empty house its first lead, with a password that is told once. */
+/** Gives an empty site its first lead, with a password that is told once. */
 @Component
 @ConditionalOnProperty(name = "ostendum.demo", havingValue = "false")
 class FirstLead implements ApplicationRunner {

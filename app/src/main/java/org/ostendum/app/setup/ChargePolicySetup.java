@@ -27,7 +27,7 @@ class ChargePolicySetup {
         this.chosen = chosen;
     }
 
-    @GetMapping("/setup/schools")
+    @GetMapping("/setup/charging")
     String show(Words words, Model page) {
         page.addAttribute("place", "setup");
         page.addAttribute("schools", policy.all());
@@ -36,11 +36,11 @@ class ChargePolicySetup {
                 ChargeKind.usual().stream()
                         .map(k -> new Option(k.name(), words.name(k)))
                         .toList());
-        return "setup/schools";
+        return "setup/charging";
     }
 
     @Transactional
-    @PostMapping("/setup/schools")
+    @PostMapping("/setup/charging")
     public String choose(@RequestParam Map<String, String> typed, Words words, RedirectAttributes flash) {
         TypedForm form = new TypedForm(typed, words);
         for (MachineKind machine : MachineKind.values()) {
@@ -50,7 +50,7 @@ class ChargePolicySetup {
                         .ifPresent(kind -> chosen.choose(machine, kind));
             }
         }
-        flash.addFlashAttribute("told", words.text("setup.kept", words.text("setup.schools")));
-        return "redirect:/setup/schools";
+        flash.addFlashAttribute("told", words.text("setup.kept", words.text("setup.charging")));
+        return "redirect:/setup/charging";
     }
 }

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 
-/** All calculators of the house. */
+/** All calculators of the site. */
 @Component
 class SumCatalogue {
     private final List<Sum> sums = List.of(

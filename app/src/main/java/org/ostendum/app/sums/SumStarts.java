@@ -20,7 +20,7 @@ import org.ostendum.core.judge.BatteryCourse;
 import org.ostendum.core.life.Prices;
 import org.springframework.stereotype.Service;
 
-/** What a battery, a machine, a charger or a room of the house says about the values of a sum. By the values' names. */
+/** What a battery, a machine, a charger or a room of the site says about the values of a sum. By the values' names. */
 @Service
 class SumStarts {
     /** A day's work of a forklift battery, part of its capacity. */
@@ -55,7 +55,7 @@ class SumStarts {
                 .toList();
     }
 
-    /** @return metric values; empty where nothing of the house has this code */
+    /** @return metric values; empty where nothing of the site has this code */
     Optional<Map<String, Double>> of(String code) {
         return batteries
                 .byCode(code)

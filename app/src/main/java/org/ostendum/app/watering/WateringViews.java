@@ -198,7 +198,7 @@ class WateringViews {
         return WaterQuality.of(analyses.newest().orElse(null), batteryStates.instant(), batteryStates.rulesFor(null));
     }
 
-    /** @return ml that the house's carts have poured by their meters; empty where none is heard */
+    /** @return ml that the site's carts have poured by their meters; empty where none is heard */
     Optional<Long> metered() {
         List<Long> meters = rooms.names().stream()
                 .flatMap(room -> statuses.cart(room.id()).stream())

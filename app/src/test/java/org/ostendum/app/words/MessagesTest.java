@@ -94,7 +94,7 @@ class MessagesTest {
     void everyRuleStepKindAndLackIsNamed() {
         Set<String> keys = new TreeSet<>();
         for (RuleKey rule : RuleKey.values()) {
-            keys.addAll(List.of("rule." + rule.key(), "rule." + rule.key() + ".school", "practice." + rule.practice()));
+            keys.addAll(List.of("rule." + rule.key(), "rule." + rule.key() + ".note", "practice." + rule.practice()));
         }
         Arrays.stream(NextStep.values())
                 .filter(step -> step != NextStep.NONE)

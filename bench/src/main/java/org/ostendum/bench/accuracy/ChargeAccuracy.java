@@ -17,7 +17,7 @@ import org.ostendum.sim.Life;
 import org.ostendum.sim.SimulatedBattery;
 
 /**
- * How well a charge's time to full and the next water date are foretold on simulated lives, beside the rules of the house:
+ * How well a charge's time to full and the next water date are foretold on simulated lives, beside the rules of the site:
  * eight hours, and every fortnight. {@code bench charge [batteries] [first seed]}.
  */
 public final class ChargeAccuracy {

@@ -20,7 +20,7 @@ public final class Silence {
     /**
      * How long one device has said nothing sensible.
      *
-     * @param device how the house calls it
+     * @param device how the site calls it
      * @param line on which it hangs
      */
     public record Unheard(String device, String line, Duration since) {

@@ -5,7 +5,7 @@ import org.ostendum.core.quantity.AmpHours;
 /**
  * What the judge needs of a maker's sheet.
  *
- * @param code the model's name in the house
+ * @param code the model's name in the site
  * @param kind flooded or sealed
  * @param duty what it is made for
  * @param layout where the cells stand and how the current runs through them

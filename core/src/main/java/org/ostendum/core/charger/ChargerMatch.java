@@ -36,7 +36,7 @@ public final class ChargerMatch {
     /**
      * What else has a say.
      *
-     * @param connector of the battery in the words of the house; empty where nobody has said
+     * @param connector of the battery in the words of the site; empty where nobody has said
      * @param rest volts of the whole battery at rest; null where nobody has read them
      * @param hydrogen most of it in the room over the hours to come with this charge, part of the air, 0 to 1
      * @param kilowattsLeft that the site may still draw; null where nothing limits it

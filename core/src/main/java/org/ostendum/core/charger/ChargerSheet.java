@@ -14,7 +14,7 @@ import org.ostendum.core.quantity.Volts;
  *
  * @param cells numbers of cells it charges: several for one that finds out by itself
  * @param kinds of cells it has a profile for
- * @param connector shape and colour of its plug in the words of the house; empty where nobody has said
+ * @param connector shape and colour of its plug in the words of the site; empty where nobody has said
  * @param amperes it starts with at most
  * @param least smallest capacity it is made for
  * @param most largest

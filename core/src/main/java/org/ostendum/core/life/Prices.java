@@ -8,7 +8,7 @@ import org.ostendum.core.quantity.OutOfRange;
  * @param newBattery price of a new one, 1 to 1,000,000
  * @param cellRepair of exchanging one cell, parts and work, 0 to 1,000,000
  * @param coreCredit what the old one's lead brings, no more than the new price
- * @param cycles a new one lasts in this house, 50 to 5000
+ * @param cycles a new one lasts in this site, 50 to 5000
  */
 public record Prices(double newBattery, double cellRepair, double coreCredit, int cycles) {
     public Prices {

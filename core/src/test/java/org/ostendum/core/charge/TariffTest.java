@@ -16,7 +16,7 @@ class TariffTest {
 
     @ParameterizedTest
     @CsvSource({"19:59, 30", "20:00, 10", "03:59, 10", "04:00, 30", "12:00, 30"})
-    void theNightIsTheHousesOwn(String utc, double cents) {
+    void theNightIsTheSitesOwn(String utc, double cents) {
         // Vienna is two hours ahead in May.
         assertThat(NIGHTS.at(Instant.parse("2026-05-04T" + utc + ":00Z"))).isEqualTo(cents);
     }

@@ -96,7 +96,7 @@ class LogTest extends ApplicationTest {
     }
 
     @Test
-    void theHousesLedgerIsPagedWithoutGaps() throws Exception {
+    void theSitesLedgerIsPagedWithoutGaps() throws Exception {
         var first = ledger.ofSite(null, EntryKind.ROUND, 10);
         LedgerEntry last = first.get(9);
         var second = ledger.ofSite(new Ledger.Mark(last.happenedAt(), last.id()), EntryKind.ROUND, 10);

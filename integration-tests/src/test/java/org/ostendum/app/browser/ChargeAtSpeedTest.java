@@ -162,7 +162,7 @@ class ChargeAtSpeedTest {
         assertThat(about(".alarm-card", "T-3").orElseThrow().getText()).contains("Tom Brackett", "Fuse was out.");
     }
 
-    /** The house is shared by the tests, so that others' alarms may ring beside it. */
+    /** The site is shared by the tests, so that others' alarms may ring beside it. */
     private Optional<WebElement> about(String css, String what) {
         return browser.driver().findElements(By.cssSelector(css)).stream()
                 .filter(e -> e.getText().contains(what))

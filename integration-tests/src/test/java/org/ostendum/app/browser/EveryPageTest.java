@@ -70,7 +70,7 @@ class EveryPageTest extends ApplicationTest {
                 "/chargers/CA2",
                 "/setup/chargers/CA3",
                 "/setup/devices",
-                "/setup/schools",
+                "/setup/charging",
                 "/setup/water",
                 "/batteries/T-07/chargers?charger=CK1",
                 "/fleet?by=DAYS&severity=STOP",

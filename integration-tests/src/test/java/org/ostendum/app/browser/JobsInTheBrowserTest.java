@@ -176,10 +176,10 @@ class JobsInTheBrowserTest extends ApplicationTest {
             assertThat(lead.driver().findElements(By.cssSelector("#cause"))).isEmpty();
             // What was used of the kit keeps the caps on until it is filled up.
             lead.go("/batteries/T-25/round");
-            lead.awaitText("main", "Spill kit: found wanting");
+            lead.awaitText("main", "Spill kit: not in order");
             fillUpTheKit();
             lead.go("/batteries/T-25/round");
-            assertThat(lead.text("main")).doesNotContain("found wanting");
+            assertThat(lead.text("main")).doesNotContain("not in order");
         }
     }
 

@@ -22,7 +22,7 @@ import org.ostendum.core.quantity.Volts;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.transaction.annotation.Transactional;
 
-/** In years to come, so that nothing else of the house lies in those days; undone after each test. */
+/** In years to come, so that nothing else of the site lies in those days; undone after each test. */
 @Transactional
 class SampleThinningTest extends ApplicationTest {
     private static final Instant EVENING = Instant.parse("2041-03-04T21:00:00Z");

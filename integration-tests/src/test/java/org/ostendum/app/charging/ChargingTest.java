@@ -74,7 +74,7 @@ class ChargingTest extends ApplicationTest {
     }
 
     @Test
-    void eachChargerOfTheHouseIsJudgedForABattery() throws Exception {
+    void eachChargerOfTheSiteIsJudgedForABattery() throws Exception {
         String page = tom.page("/batteries/T-07/chargers?charger=CK1");
         assertThat(page)
                 .contains("CK1 must not charge it", "never together", "/batteries/T-07/jobs/charge")

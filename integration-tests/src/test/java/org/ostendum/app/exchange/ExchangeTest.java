@@ -112,7 +112,7 @@ class ExchangeTest extends ApplicationTest {
             T-01,2024-03-01T08:00:00Z,,0,1.265| 2| cell| 1 to 144
             T-01,2024-03-01T08:00:00Z,,99,1.265| 2| cell| has 18 cells
             T-01,2099-03-01T08:00:00Z,,1,1.265| 2| taken_at| has come
-            Z-77,2024-03-01T08:00:00Z,,1,1.265| 2| battery| a battery of this house
+            Z-77,2024-03-01T08:00:00Z,,1,1.265| 2| battery| a battery of this site
             ,2024-03-01T08:00:00Z,,1,1.265| 2| battery| not to be empty
             """)
     void whatDoesNotFitIsToldByLineAndColumn(String row, int line, String column, String expected) throws Exception {

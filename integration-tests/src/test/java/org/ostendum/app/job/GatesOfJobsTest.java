@@ -75,7 +75,7 @@ class GatesOfJobsTest extends JobsTest {
         assertThat(answer.getContentAsString()).contains("no training in aircraft on record");
     }
 
-    /** In a new house nobody is trained on record: who keeps safety is led to where that is written down. */
+    /** In a new site nobody is trained on record: who keeps safety is led to where that is written down. */
     @Test
     void whoKeepsSafetyIsLedToTheTrainings() throws Exception {
         assertThat(maud.page("/batteries/A-1/jobs/inspect-aircraft")).contains("/safety#trainings");
@@ -110,15 +110,15 @@ class GatesOfJobsTest extends JobsTest {
         oskar.send("/safety/stations/" + shower, "sound", "false", "remark", "handle broken");
         try {
             assertThat(tom.page("/batteries/T-12/round"))
-                    .contains("found wanting")
+                    .contains("not in order")
                     .doesNotContain("Begin the round");
             assertThat(tom.send("/batteries/T-12/round", "state", "FULL_CHARGE").getRedirectedUrl())
                     .isEqualTo("/batteries/T-12/round");
-            assertThat(tom.page("/rooms/main")).contains("Shower by stand B: found wanting");
+            assertThat(tom.page("/rooms/main")).contains("Shower by stand B: not in order");
         } finally {
             oskar.send("/safety/stations/" + shower, "sound", "true", "remark", "");
         }
-        assertThat(tom.page("/batteries/T-12/round")).doesNotContain("found wanting");
+        assertThat(tom.page("/batteries/T-12/round")).doesNotContain("not in order");
     }
 
     /** Water floats on top: no round before a charge, but by a lead's reason, and then it is judged by nobody. */

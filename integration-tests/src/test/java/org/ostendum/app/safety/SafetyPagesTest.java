@@ -79,7 +79,7 @@ class SafetyPagesTest extends ApplicationTest {
         assertThat(ines.page(kit)).contains("All 8 things are there", "First to expire: Soda, 5 kg");
         ines.send(kit, "item", "Towels", "deed", "TAKEN");
         assertThat(ines.page(kit)).contains("1 of 8 things is missing");
-        assertThat(ines.page("/safety")).contains("found wanting");
+        assertThat(ines.page("/safety")).contains("not in order");
         ines.send(kit, "item", "Towels", "deed", "PUT_IN");
         ines.send(kit, "item", "Soda, 5 kg", "deed", "PUT_IN", "expires", "2020-01-31");
         assertThat(station("Spill kit by the door").state().contents().wanting(TestClock.today()))
@@ -176,7 +176,7 @@ class SafetyPagesTest extends ApplicationTest {
             say(ines, job, step.get(0), step.get(1));
         }
         // What was used of the kit is gone: no cap comes off before it is filled up.
-        assertThat(ines.page("/batteries/T-12/round")).contains("Spill kit", "found wanting");
+        assertThat(ines.page("/batteries/T-12/round")).contains("Spill kit", "not in order");
         assertThat(say(ines, job, "inspected", "").getContentAsString()).contains("cannot sign this");
         say(oskar, job, "inspected", "");
         oskar.send("/jobs/" + job + "/finish", "key", UUID.randomUUID().toString());
@@ -212,7 +212,7 @@ class SafetyPagesTest extends ApplicationTest {
         assertThat(incidents.ofJob(job).orElseThrow().isOpen()).isFalse();
         assertThat(maud.page("/jobs")).doesNotContain("cap left off");
         oskar.send("/safety/stations/" + station("Spill kit by the door").id(), "sound", "true", "remark", "refilled");
-        assertThat(ines.page("/batteries/T-12/round")).doesNotContain("found wanting");
+        assertThat(ines.page("/batteries/T-12/round")).doesNotContain("not in order");
         assertThat(oskar.send("/jobs/" + job + "/report", "cause", "x", "corrective", "y", "prevention", "z")
                         .getContentAsString())
                 .contains("This report is closed");

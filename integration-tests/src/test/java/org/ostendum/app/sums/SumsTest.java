@@ -116,7 +116,7 @@ class SumsTest extends ApplicationTest {
     }
 
     @Test
-    void whatACodeOfTheHouseSaysIsTaken() throws Exception {
+    void whatACodeOfTheSiteSaysIsTaken() throws Exception {
         AsPerson tom = AsPerson.tom(mvc);
         assertThat(tom.page("/sums/capacity?from=T-07")).contains("value=\"600\"", "name=\"isMotive\"");
         assertThat(tom.page("/sums/repair?from=T-07")).contains("value=\"4600\"", "value=\"380\"");

@@ -45,7 +45,7 @@ import org.ostendum.core.safety.Training;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** A small house with six batteries, each under a charger of its own that stand-ins play: what a test of equipment needs. */
+/** A small site with six batteries, each under a charger of its own that stand-ins play: what a test of equipment needs. */
 public class EquipmentSite {
     /** The bank; the fourth is for other batteries than those that stand here. */
     public static final List<String> BANK = List.of(

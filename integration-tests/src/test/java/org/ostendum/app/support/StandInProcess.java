@@ -27,7 +27,7 @@ public final class StandInProcess {
             this.bank = Files.createTempDirectory("ostendum-standins-").resolve("chargers.csv");
             Files.writeString(
                     bank, "code,kind,cells,amperes,senses_from,defect\n" + String.join("\n", chargers) + "\n");
-            // The first batteries of a new house, so that their tags are heard before they are plugged in.
+            // The first batteries of a new site, so that their tags are heard before they are plugged in.
             StringBuilder batteries = new StringBuilder("tag,code,cells,capacity_ah,empty,full,missing\n");
             for (int tag = 1; tag <= chargers.size(); tag++) {
                 batteries.append(tag).append(",T-").append(tag).append(",18,600,1140,1285,0\n");

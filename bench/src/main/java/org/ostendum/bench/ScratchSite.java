@@ -15,7 +15,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
  * Fills a scratch database with batteries that have ten years of weekly rounds, through the database's own bulk load. The
  * ledger's hashes are only of the right length: pages show lines, they do not follow the chain.
  */
-final class ScratchHouse {
+final class ScratchSite {
     static final int WEEKS = 520;
     static final int BATTERIES_PER_ROOM = 50;
     private static final int CHUNK = 50;
@@ -27,7 +27,7 @@ final class ScratchHouse {
     private final LocalDateTime firstRound;
     private int batteries;
 
-    ScratchHouse(JdbcTemplate sql, Path folder) {
+    ScratchSite(JdbcTemplate sql, Path folder) {
         this.sql = sql;
         this.folder = folder;
         this.firstRound = LocalDateTime.now(ZoneOffset.UTC)
