@@ -2,6 +2,7 @@
 import { execFileSync } from "node:child_process";
 import { cpSync, mkdirSync, readdirSync } from "node:fs";
 import { join } from "node:path";
+import { buildSync } from "esbuild";
 
 const target = join("..", "target", "classes", "static");
 const fonts = [
@@ -19,9 +20,14 @@ for (const [name, file] of fonts) {
 }
 cpSync(join("node_modules", "htmx.org", "dist", "htmx.min.js"), join(target, "htmx.js"));
 cpSync(join("node_modules", "htmx.org", "dist", "ext", "hx-sse.min.js"), join(target, "hx-sse.js"));
-for (const script of readdirSync("src").filter((name) => name.endsWith(".js"))) {
-  cpSync(join("src", script), join(target, script));
-}
+// Each page's script with what it imports in one file, so that one name and one hash stand for all of it.
+buildSync({
+  entryPoints: readdirSync("src").filter((name) => name.endsWith(".js") && name !== "value-queue.js").map((name) => join("src", name)),
+  outdir: target,
+  bundle: true,
+  format: "esm",
+  target: "es2022",
+});
 cpSync(join("src", "ostendum.svg"), join(target, "ostendum.svg"));
 execFileSync(
   join("node_modules", ".bin", "tailwindcss"),

@@ -1,8 +1,8 @@
 // Taking a round by keys. Every value goes into this device's store first, then to the server; what the server has
 // answered is shown as kept, what it has not is shown as waiting. Verdicts and colours come from the server.
-(() => {
-  const page = document.getElementById("round");
-  if (!page) return;
+import { ValueQueue } from "./value-queue.js";
+
+function takeRound(page) {
   const roundId = page.dataset.round;
   const digits = Number(page.dataset.digits);
   const cells = Number(page.dataset.cells);
@@ -14,14 +14,27 @@
   const temperature = document.getElementById("temperature");
   const forOneCell = document.getElementById("temperature-cell");
   const csrf = document.querySelector('meta[name="csrf"]');
-  const storeName = `round-${roundId}`;
   const colours = ["BROWN", "MILKY", "PARTICLES", "CLEAR"];
 
-  let queue = JSON.parse(localStorage.getItem(storeName) || "[]");
-  let sending = false;
   let partial = "";
   let current = 0;
   const done = []; // what was entered here, for undo
+
+  const queue = new ValueQueue({
+    store: localStorage,
+    name: `round-${roundId}`,
+    send,
+    later: (task, ms) => setTimeout(task, ms),
+    tell: {
+      changed: () => report(),
+      kept: (value, html) => swap(html),
+      aside: (item) => {
+        // Who has begun the next figure goes on with it: the refusal stays in sight.
+        if (item.why === "refused" && item.value.cell && !partial) current = item.value.cell;
+        refresh(true);
+      },
+    },
+  });
 
   const group = (cell) => drawing.querySelector(`[data-cell="${cell}"]`);
   const svg = () => drawing.querySelector("svg");
@@ -31,7 +44,7 @@
     return entry ? Number(entry.split(":")[1]) : 0;
   };
   const isDone = (cell) => {
-    const waiting = queue.filter((q) => q.cell === cell && ["GRAVITY", "TOO_LOW", "SKIPPED"].includes(q.field)).pop();
+    const waiting = queue.waiting.filter((q) => q.cell === cell && ["GRAVITY", "TOO_LOW", "SKIPPED"].includes(q.field)).pop();
     return waiting ? waiting.value !== "" : group(cell).dataset.done === "true";
   };
   const nextAfter = (cell) => {
@@ -43,9 +56,38 @@
     return 0;
   };
 
-  function say(text) {
-    said.textContent = text || "";
-    said.hidden = !text;
+  const button = (label, task) => {
+    const made = document.createElement("button");
+    made.type = "button";
+    made.className = "plain ml-3";
+    made.textContent = label;
+    made.addEventListener("click", task);
+    return made;
+  };
+
+  function line(text, ...buttons) {
+    const made = document.createElement("div");
+    made.append(text, ...buttons);
+    return made;
+  }
+
+  const told = (name, ...values) => values.reduce((text, value, i) => text.replace(`{${i}}`, value), page.dataset[name]);
+
+  function report() {
+    const lines = queue.aside.map((item) => {
+      const again = () => queue.again(item);
+      const drop = () => queue.drop(item);
+      if (item.why === "clash") return line(item.text, button(told("mine"), again), button(told("theirs"), drop));
+      if (item.why === "failed") {
+        return line(told("failed", item.value.cell, item.value.shown), button(told("again"), again), button(told("drop"), drop));
+      }
+      return line(item.text, button(told("drop"), drop));
+    });
+    if (queue.waiting.length && queue.held) {
+      lines.unshift(line(told(queue.held === "line" ? "waiting" : "signedOut", queue.waiting.length)));
+    }
+    said.replaceChildren(...lines);
+    said.hidden = !lines.length;
   }
 
   function paint() {
@@ -54,7 +96,7 @@
       t.classList.remove("typing");
       t.textContent = t.dataset.was || "";
     });
-    for (const q of queue) {
+    for (const q of queue.waiting) {
       if (q.field !== "GRAVITY" && q.field !== "TOO_LOW") continue;
       const figure = group(q.cell)?.querySelector(".figure");
       if (figure) {
@@ -74,81 +116,30 @@
     }
   }
 
-  function store() {
-    if (queue.length) localStorage.setItem(storeName, JSON.stringify(queue));
-    else localStorage.removeItem(storeName);
-  }
-
-  function enter(cell, field, value, shown, again) {
+  function enter(cell, field, value, shown) {
     const before = (cell && group(cell).dataset.typed) || "";
-    queue.push({ key: crypto.randomUUID(), cell, field, value, shown: shown ?? value, base: again ?? base(cell, field) });
     if (field === "GRAVITY" || field === "TOO_LOW" || field === "SKIPPED") done.push({ cell, field, before });
-    store();
+    queue.add({ key: crypto.randomUUID(), cell, field, value, shown: shown ?? value, base: base(cell, field) });
     paint();
-    send();
   }
 
-  async function send() {
-    if (sending || !queue.length) return;
-    sending = true;
-    const value = queue[0];
-    try {
-      const answer = await fetch(`/rounds/${roundId}/values`, {
-        method: "POST",
-        headers: { "Content-Type": "application/x-www-form-urlencoded", [csrf.dataset.header]: csrf.content },
-        body: new URLSearchParams({ key: value.key, cell: value.cell, field: value.field, value: value.value, base: value.base }),
-        redirect: "manual",
-      });
-      if (answer.ok) {
-        taken();
-        swap(await answer.text());
-      } else if (answer.status === 422) {
-        taken();
-        say(await answer.text());
-        if (value.cell) current = value.cell;
-        refresh(true);
-      } else if (answer.status === 409) {
-        conflict(value, await answer.text(), Number(answer.headers.get("X-Base")));
-      } else if (answer.status === 410) {
-        say(await answer.text());
-        return;
-      } else {
-        throw new Error(`answer ${answer.status}`);
-      }
-    } catch {
-      say(page.dataset.waiting.replace("{0}", queue.length));
-      setTimeout(() => { sending = false; send(); }, 1500);
-      return;
-    }
-    sending = false;
-    if (queue.length) send();
-  }
-
-  function taken() {
-    queue.shift();
-    store();
-    if (!queue.length) say("");
-  }
-
-  function conflict(value, text, theirs) {
-    taken();
-    say(text);
-    for (const [label, keepMine] of [[page.dataset.mine, true], [page.dataset.theirs, false]]) {
-      const button = document.createElement("button");
-      button.type = "button";
-      button.className = "plain ml-3";
-      button.textContent = label;
-      button.addEventListener("click", () => {
-        say("");
-        if (keepMine) enter(value.cell, value.field, value.value, value.shown, theirs);
-      });
-      said.append(button);
-    }
-    refresh(true);
+  async function send(value) {
+    const answer = await fetch(`/rounds/${roundId}/values`, {
+      method: "POST",
+      headers: { "Content-Type": "application/x-www-form-urlencoded", [csrf.dataset.header]: csrf.content },
+      body: new URLSearchParams({ key: value.key, cell: value.cell, field: value.field, value: value.value, base: value.base }),
+      redirect: "manual",
+    });
+    // A sign-in that has ended leads elsewhere: that is an answer to somebody else.
+    const status = answer.type === "opaqueredirect" ? 401 : answer.status;
+    return { status, text: await answer.text(), base: Number(answer.headers.get("X-Base")) };
   }
 
   function swap(html) {
     const answer = new DOMParser().parseFromString(html, "text/html");
+    // A late answer would show cells as empty that were read since.
+    const version = Number(answer.querySelector('[data-part="drawing"] svg').dataset.version);
+    if (version < Number(svg().dataset.version)) return;
     drawing.replaceChildren(...answer.querySelector('[data-part="drawing"]').childNodes);
     slate.replaceChildren(...answer.querySelector('[data-part="slate"]').childNodes);
     if (current === 0) current = Number(svg().dataset.next);
@@ -160,7 +151,7 @@
       const version = always ? -1 : svg().dataset.version;
       const answer = await fetch(`/rounds/${roundId}/board?version=${version}`, { redirect: "manual" });
       if (answer.status === 200) swap(await answer.text());
-      else if (answer.status === 410) say(await answer.text());
+      else if (answer.status === 410) said.replaceChildren(line(await answer.text()));
     } catch {
       // The line is down; values say so themselves.
     }
@@ -203,7 +194,7 @@
   }
 
   function colour() {
-    const last = queue.concat().reverse().find((q) => q.cell === current && q.field === "COLOUR")?.value || group(current).dataset.colour;
+    const last = queue.waiting.concat().reverse().find((q) => q.cell === current && q.field === "COLOUR")?.value || group(current).dataset.colour;
     const now = colours[(colours.indexOf(last) + 1) % colours.length];
     group(current).dataset.colour = now;
     enter(current, "COLOUR", now);
@@ -271,17 +262,23 @@
   });
   document.getElementById("state").addEventListener("change", (e) => e.target.form.submit());
   document.addEventListener("submit", (e) => {
-    if (e.target.closest(".close") && queue.length) {
+    const open = queue.waiting.length || queue.aside.some((item) => item.why !== "refused");
+    if (e.target.closest(".close") && open) {
       e.preventDefault();
-      say(page.dataset.waiting.replace("{0}", queue.length));
-      send();
+      report();
+      said.scrollIntoView({ block: "center" });
+      queue.run();
     }
   });
-  addEventListener("online", send);
-  setInterval(() => { if (!queue.length && !document.hidden) refresh(false); }, 4000);
+  addEventListener("online", () => queue.run());
+  setInterval(() => { if (!queue.waiting.length && !document.hidden) refresh(false); }, 4000);
 
   // Values that waited when the page was left go first; then the round goes on where it stopped.
-  current = queue.length ? nextAfter(queue[queue.length - 1].cell) : Number(svg().dataset.next);
+  current = queue.waiting.length ? nextAfter(queue.waiting.at(-1).cell) : Number(svg().dataset.next);
   paint();
-  send();
-})();
+  report();
+  queue.run();
+}
+
+const page = document.getElementById("round");
+if (page) takeRound(page);

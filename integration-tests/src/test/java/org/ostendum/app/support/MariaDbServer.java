@@ -111,6 +111,8 @@ public final class MariaDbServer {
                 "--datadir=" + folder.resolve("data"),
                 "--socket=" + folder.resolve("s"),
                 "--port=" + port,
+                // A starting server clears away what lies in its folder for temporary tables, also another's.
+                "--tmpdir=" + folder,
                 "--bind-address=127.0.0.1",
                 "--skip-name-resolve",
                 "--default-time-zone=+00:00",

@@ -1,0 +1,5 @@
+package org.ostendum.app.planted;
+
+import org.jooq.DSLContext;
+
+record SpeaksSql(DSLContext sql) {}
