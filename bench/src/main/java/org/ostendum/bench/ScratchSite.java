@@ -159,4 +159,8 @@ final class ScratchSite {
     int batteries() {
         return batteries;
     }
+
+    int rooms() {
+        return (batteries - 1) / BATTERIES_PER_ROOM + 1;
+    }
 }

@@ -13,6 +13,10 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.charge.ChargeReadings;
 import org.ostendum.app.inventory.Batteries;
@@ -133,12 +137,15 @@ public class DemoData implements ApplicationRunner {
         transaction.executeWithoutResult(
                 status -> safety.fill(rooms.names().get(0).id(), persons));
         long[] workers = {known(persons, "tom"), known(persons, "ines")};
-        int n = 0;
-        for (OneBattery one : Lanternmoor.batteries()) {
-            long worker = workers[n % 2];
-            long seed = SEED + n++;
-            transaction.executeWithoutResult(status -> addBattery(one, modelIds, machineIds, slots, worker, seed));
-        }
+        List<Living> living = new ArrayList<>();
+        transaction.executeWithoutResult(status -> {
+            for (OneBattery one : Lanternmoor.batteries()) {
+                int n = living.size();
+                living.add(addBattery(one, modelIds, machineIds, slots, workers[n % 2], SEED + n));
+            }
+        });
+        liveAll(living);
+        clock.moveTo(now);
         transaction.executeWithoutResult(status -> {
             floor.hangChargers();
             addNewcomer(modelIds);
@@ -147,7 +154,43 @@ public class DemoData implements ApplicationRunner {
             demoDevices.fill();
         });
         clock.backToNow();
-        LOG.info("{} batteries with their year are in the site", n);
+        LOG.info("{} batteries with their year are in the site", living.size());
+    }
+
+    /**
+     * A battery whose year is to be told.
+     *
+     * @param lastDay of it
+     * @param worker who looks after it
+     */
+    private record Living(Battery battery, OneBattery one, LocalDate lastDay, long worker, long seed) {}
+
+    /** Lives know nothing of each other: one for each core at a time. */
+    private void liveAll(List<Living> living) {
+        ExecutorService cores =
+                Executors.newFixedThreadPool(Runtime.getRuntime().availableProcessors());
+        try {
+            List<Future<?>> begun = new ArrayList<>();
+            living.forEach(one -> begun.add(cores.submit(() -> live(one))));
+            for (Future<?> each : begun) {
+                each.get();
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException("The demo's year was interrupted", e);
+        } catch (ExecutionException e) {
+            throw new IllegalStateException("The demo's year could not be told", e.getCause());
+        } finally {
+            cores.shutdownNow();
+        }
+    }
+
+    private void live(Living living) {
+        try {
+            transaction.executeWithoutResult(status -> tellLifeOf(living));
+        } finally {
+            clock.backToNow();
+        }
     }
 
     /** A battery that came this morning and has no history yet. */
@@ -184,7 +227,7 @@ public class DemoData implements ApplicationRunner {
         }
     }
 
-    private void addBattery(
+    private Living addBattery(
             OneBattery one,
             Map<String, Long> modelIds,
             Map<String, Long> machineIds,
@@ -193,10 +236,6 @@ public class DemoData implements ApplicationRunner {
             long seed) {
         LocalDate today = LocalDate.ofInstant(now, zone);
         LocalDate lastDay = today.minusDays(one.daysAgo());
-        Instant firstMorning = lastDay.minusDays(DAYS - 1L)
-                .atTime(LocalTime.of(6, 0))
-                .atZone(zone)
-                .toInstant();
         long id = batteries.add(
                 one.code(),
                 one.serial(),
@@ -208,14 +247,26 @@ public class DemoData implements ApplicationRunner {
                 one.stand().isEmpty() ? null : known(slots, one.stand()).next(),
                 one.machine().isEmpty() ? null : known(machineIds, one.machine()));
         batteries.nameWaterOwner(id, worker);
-        Battery battery = batteries.byId(id).orElseThrow();
+        return new Living(batteries.byId(id).orElseThrow(), one, lastDay, worker, seed);
+    }
+
+    private void tellLifeOf(Living living) {
+        Battery battery = living.battery();
+        OneBattery one = living.one();
+        long worker = living.worker();
+        Instant firstMorning = living.lastDay()
+                .minusDays(DAYS - 1L)
+                .atTime(LocalTime.of(6, 0))
+                .atZone(zone)
+                .toInstant();
         clock.moveTo(firstMorning);
         ledger.append(
-                id,
+                battery.id(),
                 List.of(NewEntry.of(EntryKind.ADDED, firstMorning, worker, null, "Taken over from the paper log.")));
-        Life life = RecordedBattery.live(battery.type().model(), one.habits(), one.stories(), firstMorning, DAYS, seed);
-        tell(battery, washed(life, one, firstMorning, seed), worker);
-        sinceThen(battery, one, lastDay, today, worker);
+        Life life = RecordedBattery.live(
+                battery.type().model(), one.habits(), one.stories(), firstMorning, DAYS, living.seed());
+        tell(battery, washed(life, one, firstMorning, living.seed()), worker);
+        sinceThen(battery, one, living.lastDay(), LocalDate.ofInstant(now, zone), worker);
         clock.moveTo(now);
         batteryStates.refresh(battery);
     }

@@ -7,7 +7,6 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
-import org.openqa.selenium.support.ui.WebDriverWait;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.ledger.EntryKind;
 import org.ostendum.app.ledger.Ledger;
@@ -91,7 +90,7 @@ class ApplicationKilledTest extends ApplicationTest {
             for (int i = 0; i < 5; i++) {
                 String was = browser.text(".now-step h2");
                 browser.find(".answer").click();
-                new WebDriverWait(browser.driver(), Duration.ofSeconds(15))
+                browser.wait(Duration.ofSeconds(15))
                         .until(d -> !browser.text(".now-step h2").equals(was));
             }
             browser.find(".now-step button").click();

@@ -68,7 +68,7 @@ class ChargeAtSpeedTest {
     }
 
     private WebDriverWait patiently(String what) {
-        WebDriverWait wait = new WebDriverWait(browser.driver(), PATIENCE);
+        WebDriverWait wait = browser.wait(PATIENCE);
         // While a page gives way to the next one, the driver fails in more ways than one.
         wait.ignoring(WebDriverException.class).withMessage(() -> what + "\n" + browser.text("body"));
         return wait;

@@ -13,7 +13,6 @@ import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.WebElement;
-import org.openqa.selenium.support.ui.WebDriverWait;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Rooms;
 import org.ostendum.app.job.Jobs;
@@ -76,7 +75,7 @@ class JobsInTheBrowserTest extends ApplicationTest {
 
     /** Presses what is called so, once the page has it. */
     private void press(String text) {
-        new WebDriverWait(browser.driver(), Duration.ofSeconds(15))
+        browser.wait(Duration.ofSeconds(15))
                 .ignoring(StaleElementReferenceException.class)
                 .withMessage(() -> "No “" + text + "” on\n" + browser.text("main"))
                 .until(d -> d.findElements(By.cssSelector("main button, aside button, main a, aside a")).stream()
@@ -203,7 +202,7 @@ class JobsInTheBrowserTest extends ApplicationTest {
         browser.awaitText("aside", "he stands here");
         // Every gate that was gone through is seen for itself.
         By seen = By.xpath("//aside//li[contains(., 'he stands here')]//button");
-        new WebDriverWait(browser.driver(), Duration.ofSeconds(30))
+        browser.wait(Duration.ofSeconds(30))
                 .ignoring(StaleElementReferenceException.class)
                 .until(d -> {
                     d.findElements(seen).stream().findFirst().ifPresent(WebElement::click);

@@ -16,9 +16,12 @@ import org.ostendum.core.alarm.AlarmKind;
 import org.ostendum.core.charge.ChargeSample;
 import org.ostendum.core.device.ChargerStatus;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.context.TestPropertySource;
 
 /** The application at its equipment, and what may happen between them, in the test's own time. */
 @FakeLineTest
+// A site of its own: elsewhere the same batteries have worked and charged meanwhile.
+@TestPropertySource(properties = "tests.site=equipment")
 class EquipmentTest extends AtTheEquipment {
     private static final Duration LONG = Duration.ofHours(9);
 

@@ -90,18 +90,25 @@ public final class Browser implements AutoCloseable {
         return driver.findElement(By.cssSelector(css));
     }
 
+    /** Looks often: what usually takes a tenth of a second is not to take half of one. */
+    public WebDriverWait wait(Duration patience) {
+        WebDriverWait wait = new WebDriverWait(driver, patience);
+        wait.pollingEvery(Duration.ofMillis(80));
+        return wait;
+    }
+
     public WebElement await(String css) {
         return await(css, Duration.ofSeconds(15));
     }
 
     public WebElement await(String css, Duration patience) {
-        return new WebDriverWait(driver, patience)
+        return wait(patience)
                 .until(d ->
                         d.findElements(By.cssSelector(css)).stream().findFirst().orElse(null));
     }
 
     public void awaitText(String css, String text) {
-        new WebDriverWait(driver, Duration.ofSeconds(15))
+        wait(Duration.ofSeconds(15))
                 .withMessage(() -> css + " says " + text(css) + ", not " + text)
                 .until(d -> text(css).contains(text));
     }

@@ -14,7 +14,7 @@ import org.ostendum.app.support.Browser;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
-class EveryPageTest extends ApplicationTest {
+abstract class EveryPage extends ApplicationTest {
     @LocalServerPort
     private int port;
 
@@ -31,65 +31,6 @@ class EveryPageTest extends ApplicationTest {
     @AfterAll
     void close() {
         browser.close();
-    }
-
-    static List<String> pages() {
-        return List.of(
-                "/rooms/main",
-                "/batteries/T-07",
-                "/batteries/G-03",
-                "/batteries/T-25/round",
-                "/batteries/T-23/round",
-                "/batteries/T-08/correct?cell=2",
-                "/batteries/T-08/ledger?check",
-                "/batteries/T-19/jobs",
-                "/batteries/T-13/jobs/water",
-                "/batteries/G-06/volts",
-                "/batteries/T-19/map?a=1%2B&b=12-",
-                "/date-code?code=J4",
-                "/jobs",
-                "/jobs/3",
-                "/jobs/4/report",
-                "/jobs/5",
-                "/procedures",
-                "/procedures/water",
-                "/safety",
-                "/sums/mixing",
-                "/sums/freezing",
-                "/sums/gas",
-                "/sums/adjusting?from=T-07",
-                "/sums/pool",
-                "/sums/capacity?testAmperes=x",
-                "/sums/beam",
-                "/sums/repair?from=T-07",
-                "/charging?fan=off",
-                "/watering",
-                "/batteries/T-05/charge",
-                "/batteries/T-24/jobs/charge?charger=CB1",
-                "/alarms",
-                "/chargers/CA2",
-                "/setup/chargers/CA3",
-                "/setup/devices",
-                "/setup/charging",
-                "/setup/water",
-                "/batteries/T-07/chargers?charger=CK1",
-                "/fleet?by=DAYS&severity=STOP",
-                "/sums/repair",
-                "/exchange",
-                "/safety/stations/5/kit",
-                "/fleet",
-                "/ledger",
-                "/rules",
-                "/me",
-                "/find?q=t",
-                "/first-aid",
-                "/setup",
-                "/setup/batteries",
-                "/setup/models/1",
-                "/setup/machines",
-                "/setup/rooms/main",
-                "/setup/people",
-                "/no-such-page");
     }
 
     @ParameterizedTest
