@@ -14,8 +14,8 @@ import org.ostendum.app.Ostendum;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.people.People;
 import org.ostendum.app.safety.Stations;
-import org.ostendum.core.safety.StationCheck;
 import org.ostendum.app.state.BatteryStates;
+import org.ostendum.core.safety.StationCheck;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -77,7 +77,8 @@ final class PageBench {
     /** No cap comes off in a room whose eyewash nobody has looked after: no round could be begun. */
     private static void keepStations(ConfigurableApplicationContext application, int rooms) {
         Stations stations = application.getBean(Stations.class);
-        long person = application.getBean(People.class).byLogin("bench").orElseThrow().id();
+        long person =
+                application.getBean(People.class).byLogin("bench").orElseThrow().id();
         for (long room = 1; room <= rooms; room++) {
             if (stations.of(room).isEmpty()) {
                 for (StationCheck check : StationCheck.values()) {

@@ -48,6 +48,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -74,6 +75,7 @@ public class DemoData implements ApplicationRunner {
     private final DemoJobs demoJobs;
     private final DemoDevices demoDevices;
     private final TransactionTemplate transaction;
+    private final JdbcTemplate sql;
     private final ZoneId zone;
     private final Instant now;
     private final DemoClock clock;
@@ -97,6 +99,7 @@ public class DemoData implements ApplicationRunner {
             DemoDevices demoDevices,
             ChargeReadings readings,
             TransactionTemplate transaction,
+            JdbcTemplate sql,
             DemoClock clock,
             ZoneId zone) {
         this.people = people;
@@ -110,6 +113,7 @@ public class DemoData implements ApplicationRunner {
         this.demoDevices = demoDevices;
         this.readings = readings;
         this.transaction = transaction;
+        this.sql = sql;
         this.zone = zone;
         this.clock = clock;
         this.now = clock.instant();
@@ -154,6 +158,8 @@ public class DemoData implements ApplicationRunner {
             demoDevices.fill();
         });
         clock.backToNow();
+        // So much at once: what the database believes of its tables is still that they are empty.
+        sql.execute("analyze table ledger_entry, round, cell_reading, charge_sample, battery, battery_state");
         LOG.info("{} batteries with their year are in the site", living.size());
     }
 
