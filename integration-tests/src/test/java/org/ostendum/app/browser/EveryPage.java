@@ -2,7 +2,6 @@ package org.ostendum.app.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.deque.html.axecore.args.AxeRunOptions;
 import com.deque.html.axecore.selenium.AxeBuilder;
 import java.util.List;
 import org.junit.jupiter.api.AfterAll;
@@ -55,10 +54,7 @@ abstract class EveryPage extends ApplicationTest {
     /** Without frames there is no need for the window of its own in which axe puts its answers together. */
     @SuppressWarnings("deprecation")
     private static AxeBuilder axe() {
-        AxeRunOptions options = new AxeRunOptions();
-        // What is in order need not be told: on a large page that is most of the work.
-        options.setResultTypes(List.of("violations"));
-        return new AxeBuilder().withOptions(options).setLegacyMode(true);
+        return new AxeBuilder().setLegacyMode(true);
     }
 
     private List<String> violations(AxeBuilder axe) {
