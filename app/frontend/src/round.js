@@ -59,7 +59,7 @@ function takeRound(page) {
   const button = (label, task) => {
     const made = document.createElement("button");
     made.type = "button";
-    made.className = "plain ml-3";
+    made.className = "plain";
     made.textContent = label;
     made.addEventListener("click", task);
     return made;

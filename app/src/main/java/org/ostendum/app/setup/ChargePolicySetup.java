@@ -16,7 +16,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
-/** How each class of machines is usually charged: three schools, of which the site picks. */
+/** How each class of machines is usually charged: three kinds, of which the site picks. */
 @Controller
 class ChargePolicySetup {
     private final ChargePolicy policy;
@@ -30,7 +30,7 @@ class ChargePolicySetup {
     @GetMapping("/setup/charging")
     String show(Words words, Model page) {
         page.addAttribute("place", "setup");
-        page.addAttribute("schools", policy.all());
+        page.addAttribute("usual", policy.all());
         page.addAttribute(
                 "kinds",
                 ChargeKind.usual().stream()

@@ -56,7 +56,7 @@ class SetupController {
                                 .flatMap(RoomPlan::chargers)
                                 .count()),
                         new Area("devices", devices.all().size()),
-                        new Area("schools", MachineKind.values().length),
+                        new Area("charging", MachineKind.values().length),
                         new Area("water", analyses.newest().isPresent() ? 1 : 0),
                         new Area("models", models.all().size()),
                         new Area("machines", machines.all().size()),
