@@ -197,7 +197,7 @@ class JobsInTheBrowserTest extends ApplicationTest {
         browser.find(".slate details summary").click();
         browser.find("#reason").sendKeys("maker’s man asked for it, he stands here");
         press("Begin in spite of it");
-        browser.awaitText("aside", "was gone through by Maud Ferrow");
+        browser.awaitText("aside", "was overridden by Maud Ferrow");
         browser.go("/jobs");
         browser.awaitText("aside", "he stands here");
         // Every gate that was gone through is seen for itself.

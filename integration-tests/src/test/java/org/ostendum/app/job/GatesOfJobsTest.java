@@ -60,7 +60,7 @@ class GatesOfJobsTest extends JobsTest {
                 .findFirst()
                 .orElseThrow();
         assertThat(tom.page("/jobs")).contains("charger broken, plates nearly bare");
-        assertThat(maud.page("/jobs/" + job)).contains("was gone through by Maud Ferrow");
+        assertThat(maud.page("/jobs/" + job)).contains("was overridden by Maud Ferrow");
         assertThat(tom.send("/overrides/" + seen.eventId() + "/seen").getStatus())
                 .isEqualTo(403);
         maud.send("/overrides/" + seen.eventId() + "/seen");
