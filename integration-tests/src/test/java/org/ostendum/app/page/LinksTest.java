@@ -26,7 +26,9 @@ class LinksTest extends ApplicationTest {
 
     private Set<String> linksOf(String page) throws Exception {
         Set<String> links = new TreeSet<>();
-        LINK.matcher(AsPerson.maud(mvc).page(page)).results().forEach(m -> links.add(HtmlUtils.htmlUnescape(m.group(1))));
+        LINK.matcher(AsPerson.maud(mvc).page(page))
+                .results()
+                .forEach(m -> links.add(HtmlUtils.htmlUnescape(m.group(1))));
         return links;
     }
 
@@ -36,7 +38,17 @@ class LinksTest extends ApplicationTest {
 
     @ParameterizedTest
     @ValueSource(
-            strings = {"/setup", "/rooms/main", "/batteries/T-07", "/jobs", "/sums/mixing", "/rules", "/me", "/safety", "/charging"})
+            strings = {
+                "/setup",
+                "/rooms/main",
+                "/batteries/T-07",
+                "/jobs",
+                "/sums/mixing",
+                "/rules",
+                "/me",
+                "/safety",
+                "/charging"
+            })
     void noLinkLeadsNowhere(String page) throws Exception {
         Map<String, Integer> broken = new TreeMap<>();
         Set<String> links = linksOf(page);
