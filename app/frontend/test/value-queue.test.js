@@ -1,6 +1,10 @@
 import assert from "node:assert/strict";
+import { webcrypto } from "node:crypto";
 import { test } from "node:test";
 import { ValueQueue } from "../src/value-queue.js";
+
+// Every browser has it; Debian's Node does not offer it by itself.
+globalThis.crypto ??= webcrypto;
 
 function memory() {
   const kept = new Map();
