@@ -18,6 +18,7 @@ function takeRound(page) {
 
   let partial = "";
   let current = 0;
+  let gone = ""; // said once the round was closed elsewhere
   const done = []; // what was entered here, for undo
 
   const queue = new ValueQueue({
@@ -86,6 +87,7 @@ function takeRound(page) {
     if (queue.waiting.length && queue.held) {
       lines.unshift(line(told(queue.held === "line" ? "waiting" : "signedOut", queue.waiting.length)));
     }
+    if (gone && !lines.length) lines.push(line(gone));
     said.replaceChildren(...lines);
     said.hidden = !lines.length;
   }
@@ -151,7 +153,10 @@ function takeRound(page) {
       const version = always ? -1 : svg().dataset.version;
       const answer = await fetch(`/rounds/${roundId}/board?version=${version}`, { redirect: "manual" });
       if (answer.status === 200) swap(await answer.text());
-      else if (answer.status === 410) said.replaceChildren(line(await answer.text()));
+      else if (answer.status === 410) {
+        gone = await answer.text();
+        report();
+      }
     } catch {
       // The line is down; values say so themselves.
     }

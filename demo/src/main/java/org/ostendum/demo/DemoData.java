@@ -62,6 +62,9 @@ public class DemoData implements ApplicationRunner {
     /** People write things down some minutes later. */
     private static final Duration WRITTEN_AFTER = Duration.ofMinutes(9);
 
+    /** Well within the connections that the application has. */
+    private static final int MOST_AT_ONCE = 6;
+
     /** Charges between two waterings. */
     private static final int WATERED_AFTER = 10;
 
@@ -171,10 +174,10 @@ public class DemoData implements ApplicationRunner {
      */
     private record Living(Battery battery, OneBattery one, LocalDate lastDay, long worker, long seed) {}
 
-    /** Lives know nothing of each other: one for each core at a time. */
+    /** Lives know nothing of each other: one for each core at a time, each with a connection of its own. */
     private void liveAll(List<Living> living) {
-        ExecutorService cores =
-                Executors.newFixedThreadPool(Runtime.getRuntime().availableProcessors());
+        ExecutorService cores = Executors.newFixedThreadPool(
+                Math.min(MOST_AT_ONCE, Runtime.getRuntime().availableProcessors()));
         try {
             List<Future<?>> begun = new ArrayList<>();
             living.forEach(one -> begun.add(cores.submit(() -> live(one))));

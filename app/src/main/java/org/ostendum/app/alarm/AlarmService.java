@@ -29,7 +29,7 @@ public class AlarmService {
         this.live = live;
     }
 
-    /** @return those that stand or that nobody has acknowledged, as of the last round of listening */
+    /** @return those that stand or that nobody has acknowledged, as of the last poll */
     public List<StandingAlarm> open() {
         return open;
     }

@@ -10,7 +10,7 @@ import org.ostendum.app.alarm.Alarms.Belongs;
 import org.ostendum.core.alarm.Alarm;
 import org.ostendum.core.alarm.AlarmKind;
 
-/** What one round of listening came to: which alarms could be judged at all, and which of them ring. */
+/** What one poll came to: which alarms could be judged at all, and which of them ring. */
 public final class PollAlarms {
     private final Set<String> asked = new HashSet<>();
     private final Map<String, Alarm> ringing = new HashMap<>();

@@ -10,7 +10,7 @@ import org.ostendum.core.battery.Duty;
 import org.ostendum.core.event.ChargeKind;
 import org.springframework.stereotype.Service;
 
-/** Which kind of charge is usual for a battery: the site's school for the machines it drives. */
+/** Which kind of charge is usual for a battery: the site's policy for the machines it drives. */
 @Service
 public class ChargePolicy {
     private final ChargePolicies chosen;

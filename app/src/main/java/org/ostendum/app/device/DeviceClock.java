@@ -37,7 +37,7 @@ class DeviceClock {
         return speed;
     }
 
-    /** @return real time from one round of listening to the next: every few seconds of the site's clock */
+    /** @return real time from one poll to the next: every few seconds of the site's clock */
     Duration realPause() {
         Duration pause = Duration.ofMillis(Math.round(every.toMillis() / speed));
         return pause.compareTo(LEAST) < 0 ? LEAST : pause;

@@ -114,7 +114,7 @@ public class DeviceStatuses implements Measured {
                 .flatMap(status -> Optional.ofNullable(status.last()).map(DatedStatus::status));
     }
 
-    /** A minute, but never fewer than some rounds of listening, so that a fast clock does not make everything silent. */
+    /** A minute, but never fewer than some polls, so that a fast clock does not make everything silent. */
     Duration patience() {
         Duration rounds = clock.betweenRounds().multipliedBy(ROUNDS_MISSED);
         return rounds.compareTo(Silence.PATIENCE) > 0 ? rounds : Silence.PATIENCE;

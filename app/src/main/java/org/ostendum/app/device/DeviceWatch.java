@@ -10,18 +10,18 @@ import org.ostendum.core.alarm.AlarmKind;
 import org.ostendum.core.alarm.Silence;
 import org.springframework.stereotype.Component;
 
-/** One round of listening: asks every device, follows what makes sense, judges. All of it in memory: a database that is away holds up nothing. */
+/** One poll: asks every device, follows what makes sense, judges. All of it in memory: a database that is away holds up nothing. */
 @Component
 class DeviceWatch {
-    private final PollCycle round;
+    private final PollCycle cycle;
     private final DeviceClock clock;
     private final DeviceStatuses statuses;
     private final ChargeWatch charges;
     private final AirWatch airs;
     private volatile List<Device> known = List.of();
 
-    DeviceWatch(PollCycle round, DeviceClock clock, DeviceStatuses statuses, ChargeWatch charges, AirWatch airs) {
-        this.round = round;
+    DeviceWatch(PollCycle cycle, DeviceClock clock, DeviceStatuses statuses, ChargeWatch charges, AirWatch airs) {
+        this.cycle = cycle;
         this.clock = clock;
         this.statuses = statuses;
         this.charges = charges;
@@ -35,7 +35,7 @@ class DeviceWatch {
 
     PollAlarms listen() {
         List<Device> devices = known;
-        List<Device> news = round.ask(devices);
+        List<Device> news = cycle.ask(devices);
         PollAlarms alarmsFound = new PollAlarms();
         silent(devices, alarmsFound);
         charges.follow(news, devices, alarmsFound);

@@ -13,7 +13,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.TransactionException;
 
 /**
- * Brings memory and database together after a round of listening: what was heard is written down, what people did
+ * Brings memory and database together after a poll: what was heard is written down, what people did
  * meanwhile is learned, alarms are raised and cleared. Whatever a database that is away does not take waits.
  */
 @Component

@@ -52,7 +52,7 @@ class Polling implements SmartLifecycle {
         try {
             recorder.alarmsFound(watch.listen());
         } catch (RuntimeException e) {
-            LOG.error("A round of listening went wrong", e);
+            LOG.error("A poll went wrong", e);
         }
     }
 

@@ -35,7 +35,7 @@ import org.springframework.test.context.DynamicPropertySource;
 class EquipmentProcessesTest extends AtTheEquipment {
     private static final int SPEED = 240;
     private static final MariaDbServer DATABASE = new MariaDbServer(true);
-    private static final StandInProcess STAND_INS = new StandInProcess(SPEED, EquipmentSite.BANK);
+    private static final StandInProcess STAND_INS = new StandInProcess(SPEED);
 
     @DynamicPropertySource
     static void database(DynamicPropertyRegistry properties) {

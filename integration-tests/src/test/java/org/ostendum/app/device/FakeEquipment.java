@@ -100,16 +100,7 @@ public final class FakeEquipment implements Wire {
 
     private static Registers fresh() {
         try {
-            Path bank = Files.createTempDirectory("ostendum-bank-").resolve("chargers.csv");
-            Files.writeString(
-                    bank,
-                    "code,kind,cells,amperes,senses_from,defect\n" + String.join("\n", EquipmentSite.BANK) + "\n");
-            // The first batteries of the site, so that their tags are heard before they are plugged in.
-            StringBuilder batteries = new StringBuilder("tag,code,cells,capacity_ah,empty,full,missing\n");
-            for (int tag = 1; tag <= EquipmentSite.BANK.size(); tag++) {
-                batteries.append(tag).append(",T-").append(tag).append(",18,600,1140,1285,0\n");
-            }
-            Files.writeString(bank.resolveSibling("batteries.csv"), batteries);
+            Path bank = EquipmentSite.writeBank(Files.createTempDirectory("ostendum-bank-"));
             return Registers.of(bank, 20, 300);
         } catch (IOException e) {
             throw new UncheckedIOException(e);

@@ -1,6 +1,9 @@
 package org.ostendum.app.support;
 
+import java.io.IOException;
 import java.math.BigDecimal;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -99,6 +102,23 @@ public class EquipmentSite {
         this.encoder = encoder;
         this.clock = clock;
         this.transaction = transaction;
+    }
+
+    /**
+     * Writes the bank's file into a folder, and beside it that of the site's first batteries, so that their tags are heard before
+     * they are plugged in.
+     *
+     * @return the bank's
+     */
+    public static Path writeBank(Path folder) throws IOException {
+        StringBuilder batteries = new StringBuilder("tag,code,cells,capacity_ah,empty,full,missing\n");
+        for (int tag = 1; tag <= BANK.size(); tag++) {
+            batteries.append(tag).append(",T-").append(tag).append(",18,600,1140,1285,0\n");
+        }
+        Files.writeString(folder.resolve("batteries.csv"), batteries);
+        return Files.writeString(
+                folder.resolve("chargers.csv"),
+                "code,kind,cells,amperes,senses_from,defect\n" + String.join("\n", BANK) + "\n");
     }
 
     /** @param port on which the stand-ins are heard */

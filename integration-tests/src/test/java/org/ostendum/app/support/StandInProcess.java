@@ -9,7 +9,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.List;
 import java.util.concurrent.TimeUnit;
 
 /** The stand-ins as a process of their own, so that they can be killed, slowed down and garbled. */
@@ -19,20 +18,12 @@ public final class StandInProcess {
     private final Path bank;
     private Process process;
 
-    /** @param chargers lines of the bank */
-    public StandInProcess(double speed, List<String> chargers) {
+    /** At the bank of {@link EquipmentSite}. */
+    public StandInProcess(double speed) {
         this.speed = speed;
         try (ServerSocket socket = new ServerSocket(0)) {
             this.port = socket.getLocalPort();
-            this.bank = Files.createTempDirectory("ostendum-standins-").resolve("chargers.csv");
-            Files.writeString(
-                    bank, "code,kind,cells,amperes,senses_from,defect\n" + String.join("\n", chargers) + "\n");
-            // The first batteries of a new site, so that their tags are heard before they are plugged in.
-            StringBuilder batteries = new StringBuilder("tag,code,cells,capacity_ah,empty,full,missing\n");
-            for (int tag = 1; tag <= chargers.size(); tag++) {
-                batteries.append(tag).append(",T-").append(tag).append(",18,600,1140,1285,0\n");
-            }
-            Files.writeString(bank.resolveSibling("batteries.csv"), batteries);
+            this.bank = EquipmentSite.writeBank(Files.createTempDirectory("ostendum-standins-"));
         } catch (IOException e) {
             throw new IllegalStateException(e);
         }
