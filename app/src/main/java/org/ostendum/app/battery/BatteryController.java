@@ -5,12 +5,10 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.event.LogForm;
 import org.ostendum.app.event.LogReading;
-import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.form.Faults;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.EntryKind;
 import org.ostendum.app.ledger.NewEntry;
-import org.ostendum.app.page.Faults;
-import org.ostendum.app.page.NotFound;
 import org.ostendum.app.people.Person;
 import org.ostendum.app.state.BatteryRecord;
 import org.ostendum.app.words.Words;
@@ -19,7 +17,6 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
@@ -27,23 +24,21 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 /** A battery's page, and writing down what was done to it. */
 @Controller
 class BatteryController {
-    private final Batteries batteries;
     private final BatteryViews views;
     private final LogReading reading;
     private final BatteryRecord batteryRecord;
 
-    BatteryController(Batteries batteries, BatteryViews views, LogReading reading, BatteryRecord batteryRecord) {
-        this.batteries = batteries;
+    BatteryController(BatteryViews views, LogReading reading, BatteryRecord batteryRecord) {
         this.views = views;
         this.reading = reading;
         this.batteryRecord = batteryRecord;
     }
 
-    @GetMapping("/batteries/{code}")
-    String battery(@PathVariable String code, @RequestParam @Nullable EntryKind log, Words words, Model page) {
+    @GetMapping("/batteries/{battery}")
+    String battery(Battery battery, @RequestParam @Nullable EntryKind log, Words words, Model page) {
         page.addAttribute("logging", log != null);
         LogForm form = LogForm.of(log == null ? EntryKind.CHARGE_END : log);
-        return show(find(code), form, Faults.NONE, words, page);
+        return show(battery, form, Faults.NONE, words, page);
     }
 
     private String show(Battery battery, LogForm form, Faults faults, Words words, Model page) {
@@ -56,15 +51,14 @@ class BatteryController {
         return "battery/battery";
     }
 
-    @PostMapping("/batteries/{code}/log")
+    @PostMapping("/batteries/{battery}/log")
     Object log(
-            @PathVariable String code,
+            Battery battery,
             @ModelAttribute LogForm form,
             Person person,
             Words words,
             Model page,
             RedirectAttributes flash) {
-        Battery battery = find(code);
         Faults.Finder faults = new Faults.Finder(words);
         Optional<NewEntry> line = reading.read(battery, form, person, words, faults);
         if (line.isEmpty()) {
@@ -75,9 +69,5 @@ class BatteryController {
         flash.addFlashAttribute(
                 "told", words.text("log.kept", words.name(line.get().kind())));
         return "redirect:/batteries/" + battery.code();
-    }
-
-    private Battery find(String code) {
-        return batteries.byCode(code).orElseThrow(() -> new NotFound("battery " + code));
     }
 }

@@ -3,18 +3,15 @@ package org.ostendum.app.battery;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.EntryKind;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.ledger.LedgerEntry;
-import org.ostendum.app.page.NotFound;
 import org.ostendum.app.state.PastCheck;
 import org.ostendum.app.words.Words;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 
 /** The ledger of the site, and of one battery with the check of its past. */
@@ -23,12 +20,10 @@ class LedgerController {
     private static final int LINES = 60;
 
     private final Ledger ledger;
-    private final Batteries batteries;
     private final PastCheck past;
 
-    LedgerController(Ledger ledger, Batteries batteries, PastCheck past) {
+    LedgerController(Ledger ledger, PastCheck past) {
         this.ledger = ledger;
-        this.batteries = batteries;
         this.past = past;
     }
 
@@ -49,14 +44,13 @@ class LedgerController {
         return "ledger/site";
     }
 
-    @GetMapping("/batteries/{code}/ledger")
+    @GetMapping("/batteries/{battery}/ledger")
     String battery(
-            @PathVariable String code,
+            Battery battery,
             @RequestParam @Nullable Integer before,
             @RequestParam @Nullable String check,
             Words words,
             Model page) {
-        Battery battery = batteries.byCode(code).orElseThrow(() -> new NotFound("battery " + code));
         List<LedgerEntry> entries = ledger.ofBattery(battery.id(), before, LINES);
         page.addAttribute("place", "fleet");
         page.addAttribute("battery", battery);

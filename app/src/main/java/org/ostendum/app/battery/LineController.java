@@ -4,13 +4,12 @@ import java.util.Objects;
 import java.util.Optional;
 import org.ostendum.app.event.LogForm;
 import org.ostendum.app.event.LogReading;
-import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.form.Faults;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.EntryKind;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.ledger.LedgerEntry;
 import org.ostendum.app.ledger.NewEntry;
-import org.ostendum.app.page.Faults;
 import org.ostendum.app.page.NotFound;
 import org.ostendum.app.people.Person;
 import org.ostendum.app.state.Corrections;
@@ -28,21 +27,18 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 /** One line of a ledger, and putting it right: by the right one in its place, or by taking it back. */
 @Controller
 class LineController {
-    private final Batteries batteries;
     private final Ledger ledger;
     private final Corrections corrections;
     private final LogReading reading;
 
-    LineController(Batteries batteries, Ledger ledger, Corrections corrections, LogReading reading) {
-        this.batteries = batteries;
+    LineController(Ledger ledger, Corrections corrections, LogReading reading) {
         this.ledger = ledger;
         this.corrections = corrections;
         this.reading = reading;
     }
 
-    @GetMapping("/batteries/{code}/ledger/{seq}")
-    String line(@PathVariable String code, @PathVariable int seq, Person person, Words words, Model page) {
-        Battery battery = battery(code);
+    @GetMapping("/batteries/{battery}/ledger/{seq}")
+    String line(Battery battery, @PathVariable int seq, Person person, Words words, Model page) {
         LedgerEntry line = line(battery, seq);
         return show(battery, line, formOf(line), Faults.NONE, person, words, page);
     }
@@ -81,16 +77,15 @@ class LineController {
         return entitled && line.kind().canBeVoided() && line.correctedBySeq() == null;
     }
 
-    @PostMapping("/batteries/{code}/ledger/{seq}/take-back")
+    @PostMapping("/batteries/{battery}/ledger/{seq}/take-back")
     Object takeBack(
-            @PathVariable String code,
+            Battery battery,
             @PathVariable int seq,
             @RequestParam(defaultValue = "") String reason,
             Person person,
             Words words,
             Model page,
             RedirectAttributes flash) {
-        Battery battery = battery(code);
         LedgerEntry line = line(battery, seq);
         Faults.Finder faults = new Faults.Finder(words);
         entitled(line, person, faults);
@@ -105,16 +100,15 @@ class LineController {
         return "redirect:/batteries/" + battery.code();
     }
 
-    @PostMapping("/batteries/{code}/ledger/{seq}/replace")
+    @PostMapping("/batteries/{battery}/ledger/{seq}/replace")
     Object replace(
-            @PathVariable String code,
+            Battery battery,
             @PathVariable int seq,
             @ModelAttribute LogForm typed,
             Person person,
             Words words,
             Model page,
             RedirectAttributes flash) {
-        Battery battery = battery(code);
         LedgerEntry line = line(battery, seq);
         LogForm form = new LogForm(
                 line.kind(),
@@ -150,10 +144,6 @@ class LineController {
             Battery battery, LedgerEntry line, LogForm form, Faults faults, Person person, Words words, Model page) {
         return Faults.page(
                 HttpStatus.UNPROCESSABLE_CONTENT, show(battery, line, form, faults, person, words, page), page);
-    }
-
-    private Battery battery(String code) {
-        return batteries.byCode(code).orElseThrow(() -> new NotFound("battery " + code));
     }
 
     private LedgerEntry line(Battery battery, int seq) {

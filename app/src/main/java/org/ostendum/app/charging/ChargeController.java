@@ -7,12 +7,11 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.charge.ChargeReadings;
 import org.ostendum.app.charging.ChargeViews.ChargeView;
-import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.form.Faults;
+import org.ostendum.app.form.TypedForm;
+import org.ostendum.app.form.TypedInput;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.LedgerEvents;
-import org.ostendum.app.page.Faults;
-import org.ostendum.app.page.NotFound;
-import org.ostendum.app.page.TypedForm;
 import org.ostendum.app.people.Person;
 import org.ostendum.app.state.BatteryRecord;
 import org.ostendum.app.words.Measures;
@@ -22,7 +21,6 @@ import org.ostendum.core.charge.EndOfCharge;
 import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.event.BatteryEvent.ChargeEnded;
 import org.ostendum.core.event.Ending;
-import org.ostendum.core.measure.GravityEntry;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.quantity.Celsius;
@@ -32,7 +30,6 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
@@ -40,24 +37,20 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 /** One charge: what is read while it runs, whether it is full and on which evidence, and its end. */
 @Controller
 class ChargeController {
-    private static final double LEAST_CELSIUS = -20;
-    private static final double MOST_CELSIUS = 80;
 
-    private final Batteries batteries;
     private final ChargeViews views;
     private final ChargeReadings readings;
     private final BatteryRecord batteryRecord;
 
-    ChargeController(Batteries batteries, ChargeViews views, ChargeReadings readings, BatteryRecord batteryRecord) {
-        this.batteries = batteries;
+    ChargeController(ChargeViews views, ChargeReadings readings, BatteryRecord batteryRecord) {
         this.views = views;
         this.readings = readings;
         this.batteryRecord = batteryRecord;
     }
 
-    @GetMapping("/batteries/{code}/charge")
-    String charge(@PathVariable String code, Words words, Model page) {
-        return show(find(code), TypedForm.of(words), words, page);
+    @GetMapping("/batteries/{battery}/charge")
+    String charge(Battery battery, Words words, Model page) {
+        return show(battery, TypedForm.of(words), words, page);
     }
 
     private String show(Battery battery, TypedForm form, Words words, Model page) {
@@ -74,24 +67,25 @@ class ChargeController {
     }
 
     /** What was read at one moment: voltage and current, the temperature, the pilot cell, as much of it as was read. */
-    @PostMapping("/batteries/{code}/charge")
+    @PostMapping("/batteries/{battery}/charge")
     Object read(
-            @PathVariable String code,
+            Battery battery,
             @RequestParam Map<String, String> typed,
             Person person,
             Words words,
             Model page,
             RedirectAttributes flash) {
-        Battery battery = find(code);
         TypedForm form = new TypedForm(typed, words);
         ChargeView running =
                 views.view(battery, false).filter(ChargeView::isRunning).orElse(null);
         if (running == null) {
             form.fault("none", "charge.fault.none", battery.code());
         }
-        @Nullable Celsius celsius = celsius(form, words);
+        @Nullable
+        Celsius celsius = TypedInput.temperature(form.get("celsius"), words).orTell("celsius", form);
         @Nullable ChargeSample sample = sample(battery, form, words.now(), celsius);
-        @Nullable SpecificGravity pilot = pilot(form, person);
+        @Nullable
+        SpecificGravity pilot = TypedInput.gravity(form.get("pilot"), words).orTell("pilot", form);
         if (pilot != null && celsius == null) {
             form.fault("celsius", "charge.fault.pilot-temperature");
         }
@@ -115,15 +109,6 @@ class ChargeController {
         return "redirect:/batteries/" + battery.code() + "/charge";
     }
 
-    private static @Nullable Celsius celsius(TypedForm form, Words words) {
-        if (form.get("celsius").isEmpty()) {
-            return null;
-        }
-        Measures measures = Measures.of(words.person());
-        double shown = form.number("celsius", measures.shown("°C", LEAST_CELSIUS), measures.shown("°C", MOST_CELSIUS));
-        return Celsius.of(measures.metric("°C", shown));
-    }
-
     private static @Nullable ChargeSample sample(
             Battery battery, TypedForm form, Instant now, @Nullable Celsius celsius) {
         if (form.get("volts").isEmpty() && form.get("amps").isEmpty()) {
@@ -135,28 +120,15 @@ class ChargeController {
         return form.isSound() ? new ChargeSample(now, Volts.of(volts), new Amperes(amps), celsius) : null;
     }
 
-    private static @Nullable SpecificGravity pilot(TypedForm form, Person person) {
-        String typed = form.get("pilot");
-        if (typed.isEmpty()) {
-            return null;
-        }
-        if (GravityEntry.read(typed, person.gravityForm()) instanceof GravityEntry.Accepted accepted) {
-            return accepted.gravity();
-        }
-        form.fault("pilot", "charge.fault.pilot", typed);
-        return null;
-    }
-
     /** Ends the charge on the ledger: full on its evidence, or not, with a reason. */
-    @PostMapping("/batteries/{code}/charge/end")
+    @PostMapping("/batteries/{battery}/charge/end")
     Object end(
-            @PathVariable String code,
+            Battery battery,
             @RequestParam Map<String, String> typed,
             Person person,
             Words words,
             Model page,
             RedirectAttributes flash) {
-        Battery battery = find(code);
         TypedForm form = new TypedForm(typed, words);
         ChargeView view = views.view(battery, !form.get("lamp").isEmpty())
                 .filter(ChargeView::isRunning)
@@ -192,9 +164,5 @@ class ChargeController {
                 view.verdict().decision() == EndOfCharge.Decision.FULL ? "charge.told.full" : "charge.told.not-full",
                 signs.isEmpty() ? words.text("charge.told.nothing") : signs);
         return reason.isEmpty() ? how : how + " " + reason;
-    }
-
-    private Battery find(String code) {
-        return batteries.byCode(code).orElseThrow(() -> new NotFound("battery " + code));
     }
 }

@@ -11,14 +11,11 @@ import org.ostendum.app.charge.ChargeRuns;
 import org.ostendum.app.charge.ChargerEvents;
 import org.ostendum.app.device.DeviceStatuses;
 import org.ostendum.app.inventory.RoomPlan;
-import org.ostendum.app.inventory.Rooms;
-import org.ostendum.app.page.NotFound;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.charge.Tariff;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 
 /** A charger's own record: its charges with what they drew and cost, its troubles, the matches it refused. */
 @Controller
@@ -27,7 +24,6 @@ class ChargerController {
     private static final int RUNS_SHOWN = 40;
     private static final int LINES_SHOWN = 40;
 
-    private final Rooms rooms;
     private final ChargeRuns runs;
     private final ChargerEvents chargerEvents;
     private final DeviceStatuses statuses;
@@ -36,14 +32,12 @@ class ChargerController {
     private final ZoneId zone;
 
     ChargerController(
-            Rooms rooms,
             ChargeRuns runs,
             ChargerEvents chargerEvents,
             DeviceStatuses statuses,
             ChargerMatches matches,
             BatteryStates batteryStates,
             ZoneId zone) {
-        this.rooms = rooms;
         this.runs = runs;
         this.chargerEvents = chargerEvents;
         this.statuses = statuses;
@@ -58,13 +52,8 @@ class ChargerController {
     /** A year of it. */
     record Year(int charges, double kilowattHours, double cost, double ampHours) {}
 
-    @GetMapping("/chargers/{code}")
-    String charger(@PathVariable String code, Model page) {
-        RoomPlan.Charger charger = rooms.plans().stream()
-                .flatMap(RoomPlan::chargers)
-                .filter(c -> c.code().equals(code))
-                .findFirst()
-                .orElseThrow(() -> new NotFound("charger " + code));
+    @GetMapping("/chargers/{charger}")
+    String charger(RoomPlan.Charger charger, Model page) {
         Instant now = batteryStates.instant();
         Tariff tariff = Tariff.of(batteryStates.rulesFor(null), zone);
         List<RunLine> lines = runs.ofCharger(charger.id(), now.minus(YEAR)).stream()

@@ -4,26 +4,21 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.charge.ChargePolicy;
 import org.ostendum.app.charging.ChargerMatches.Match;
-import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
-import org.ostendum.app.page.NotFound;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 
 /** What charges, cools and is ready; and whether a charger goes with a battery. */
 @Controller
 class ChargingController {
     private final ChargingViews views;
-    private final Batteries batteries;
     private final ChargerMatches matches;
     private final ChargePolicy policy;
 
-    ChargingController(ChargingViews views, Batteries batteries, ChargerMatches matches, ChargePolicy policy) {
+    ChargingController(ChargingViews views, ChargerMatches matches, ChargePolicy policy) {
         this.views = views;
-        this.batteries = batteries;
         this.matches = matches;
         this.policy = policy;
     }
@@ -37,9 +32,8 @@ class ChargingController {
         return "charging/charging";
     }
 
-    @GetMapping("/batteries/{code}/chargers")
-    String chargers(@PathVariable String code, @RequestParam @Nullable String charger, Model page) {
-        Battery battery = batteries.byCode(code).orElseThrow(() -> new NotFound("battery " + code));
+    @GetMapping("/batteries/{battery}/chargers")
+    String chargers(Battery battery, @RequestParam @Nullable String charger, Model page) {
         List<Match> all = matches.all(battery, policy.usual(battery));
         page.addAttribute("place", "charging");
         page.addAttribute("battery", battery);

@@ -4,13 +4,11 @@ import java.io.IOException;
 import java.util.List;
 import org.ostendum.app.exchange.ImportFiles.Kind;
 import org.ostendum.app.exchange.ImportFiles.Waiting;
-import org.ostendum.app.page.NotFound;
 import org.ostendum.app.people.Person;
 import org.ostendum.app.words.Words;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
@@ -50,29 +48,23 @@ class ExchangeController {
         return "redirect:/exchange/" + files.keep(kind, kept, file.getBytes(), person.id());
     }
 
-    @GetMapping("/exchange/{id}")
-    String looked(@PathVariable long id, Model page) {
-        Waiting waiting = waiting(id);
+    @GetMapping("/exchange/{waiting}")
+    String looked(Waiting waiting, Model page) {
         page.addAttribute("place", "ledger");
         page.addAttribute("waiting", waiting);
         page.addAttribute("report", service.look(waiting.kind(), waiting.content()));
         return "exchange/exchange";
     }
 
-    @PostMapping("/exchange/{id}")
-    String take(@PathVariable long id, Person person, Words words, RedirectAttributes flash) {
-        Waiting waiting = waiting(id);
+    @PostMapping("/exchange/{waiting}")
+    String take(Waiting waiting, Person person, Words words, RedirectAttributes flash) {
         ImportReport report = service.take(waiting.kind(), waiting.content(), person.id());
         if (!report.taken()) {
-            return "redirect:/exchange/" + id;
+            return "redirect:/exchange/" + waiting.id();
         }
-        files.forget(id);
+        files.forget(waiting.id());
         flash.addFlashAttribute(
                 "told", words.text("exchange.taken." + waiting.kind(), report.lines(), report.batteries()));
         return "redirect:/exchange";
-    }
-
-    private Waiting waiting(long id) {
-        return files.find(id).orElseThrow(() -> new NotFound("file " + id));
     }
 }

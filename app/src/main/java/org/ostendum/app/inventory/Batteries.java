@@ -121,13 +121,29 @@ public class Batteries {
                 .value1();
     }
 
-    public void change(long id, String serial, @Nullable LocalDate madeOn, LocalDate inServiceOn) {
-        sql.update(BATTERY)
-                .set(BATTERY.SERIAL, serial)
-                .set(BATTERY.MADE_ON, madeOn)
-                .set(BATTERY.IN_SERVICE_ON, inServiceOn)
+    /** How often it has been changed; by it a change of what somebody else has changed meanwhile is known. */
+    public int version(long id) {
+        return sql.select(BATTERY.VERSION)
+                .from(BATTERY)
                 .where(BATTERY.ID.eq(id))
-                .execute();
+                .fetchSingle()
+                .value1();
+    }
+
+    /**
+     * @param seen version that was shown; null for one never shown
+     * @return whether it was changed: not where somebody else has changed it since
+     */
+    public boolean change(
+            long id, @Nullable Integer seen, String serial, @Nullable LocalDate madeOn, LocalDate inServiceOn) {
+        return sql.update(BATTERY)
+                        .set(BATTERY.SERIAL, serial)
+                        .set(BATTERY.MADE_ON, madeOn)
+                        .set(BATTERY.IN_SERVICE_ON, inServiceOn)
+                        .set(BATTERY.VERSION, BATTERY.VERSION.plus(1))
+                        .where(BATTERY.ID.eq(id).and(BATTERY.VERSION.eq(seen)))
+                        .execute()
+                == 1;
     }
 
     public void nameWaterOwner(long id, @Nullable Long personId) {

@@ -12,6 +12,7 @@ import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Field;
 import org.jooq.impl.DSL;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
 /** The machines of the site. */
@@ -76,18 +77,35 @@ public class Machines {
                 .value1();
     }
 
-    public void change(Machine machine) {
-        sql.update(MACHINE)
-                .set(MACHINE.NAME, machine.name())
-                .set(MACHINE.KIND, machine.kind().name())
-                .set(MACHINE.WEIGHT_FROM_KG, machine.weightFromKg())
-                .set(MACHINE.WEIGHT_TO_KG, machine.weightToKg())
-                .set(
-                        MACHINE.VOLTS,
-                        machine.volts() == null ? null : (Short) machine.volts().shortValue())
-                .set(MACHINE.CONNECTOR, machine.connector())
-                .set(MACHINE.SLOT_ID, machine.slotId())
-                .where(MACHINE.ID.eq(machine.id()))
-                .execute();
+    /** How often it has been changed; by it a change of what somebody else has changed meanwhile is known. */
+    public int version(long id) {
+        return sql.select(MACHINE.VERSION)
+                .from(MACHINE)
+                .where(MACHINE.ID.eq(id))
+                .fetchSingle()
+                .value1();
+    }
+
+    /**
+     * @param seen version that was shown; null for one never shown
+     * @return whether it was changed: not where somebody else has changed it since
+     */
+    public boolean change(Machine machine, @Nullable Integer seen) {
+        return sql.update(MACHINE)
+                        .set(MACHINE.NAME, machine.name())
+                        .set(MACHINE.KIND, machine.kind().name())
+                        .set(MACHINE.WEIGHT_FROM_KG, machine.weightFromKg())
+                        .set(MACHINE.WEIGHT_TO_KG, machine.weightToKg())
+                        .set(
+                                MACHINE.VOLTS,
+                                machine.volts() == null
+                                        ? null
+                                        : (Short) machine.volts().shortValue())
+                        .set(MACHINE.CONNECTOR, machine.connector())
+                        .set(MACHINE.SLOT_ID, machine.slotId())
+                        .set(MACHINE.VERSION, MACHINE.VERSION.plus(1))
+                        .where(MACHINE.ID.eq(machine.id()).and(MACHINE.VERSION.eq(seen)))
+                        .execute()
+                == 1;
     }
 }

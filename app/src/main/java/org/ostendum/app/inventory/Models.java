@@ -52,12 +52,27 @@ public class Models {
                 .value1();
     }
 
-    public void change(StoredModel model) {
-        sql.update(BATTERY_MODEL)
-                .set(columns(model))
-                .set(unknowns(model))
-                .where(BATTERY_MODEL.ID.eq(model.id()))
-                .execute();
+    /** How often it has been changed; by it a change of what somebody else has changed meanwhile is known. */
+    public int version(long id) {
+        return sql.select(BATTERY_MODEL.VERSION)
+                .from(BATTERY_MODEL)
+                .where(BATTERY_MODEL.ID.eq(id))
+                .fetchSingle()
+                .value1();
+    }
+
+    /**
+     * @param seen version that was shown; null for one never shown
+     * @return whether it was changed: not where somebody else has changed it since
+     */
+    public boolean change(StoredModel model, @Nullable Integer seen) {
+        return sql.update(BATTERY_MODEL)
+                        .set(columns(model))
+                        .set(unknowns(model))
+                        .set(BATTERY_MODEL.VERSION, BATTERY_MODEL.VERSION.plus(1))
+                        .where(BATTERY_MODEL.ID.eq(model.id()).and(BATTERY_MODEL.VERSION.eq(seen)))
+                        .execute()
+                == 1;
     }
 
     private static Map<Field<?>, Object> columns(StoredModel stored) {

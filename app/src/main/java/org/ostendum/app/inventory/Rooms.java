@@ -171,7 +171,25 @@ public class Rooms {
                 .value1();
     }
 
-    public void changeCharger(long id, ChargerSheet sheet) {
-        sql.update(CHARGER).set(ChargerRow.row(sheet)).where(CHARGER.ID.eq(id)).execute();
+    /** How often it has been changed; by it a change of what somebody else has changed meanwhile is known. */
+    public int chargerVersion(long id) {
+        return sql.select(CHARGER.VERSION)
+                .from(CHARGER)
+                .where(CHARGER.ID.eq(id))
+                .fetchSingle()
+                .value1();
+    }
+
+    /**
+     * @param seen version that was shown; null for one never shown
+     * @return whether it was changed: not where somebody else has changed it since
+     */
+    public boolean changeCharger(long id, @Nullable Integer seen, ChargerSheet sheet) {
+        return sql.update(CHARGER)
+                        .set(ChargerRow.row(sheet))
+                        .set(CHARGER.VERSION, CHARGER.VERSION.plus(1))
+                        .where(CHARGER.ID.eq(id).and(CHARGER.VERSION.eq(seen)))
+                        .execute()
+                == 1;
     }
 }

@@ -6,14 +6,12 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.form.Faults;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Machine;
 import org.ostendum.app.inventory.Machines;
 import org.ostendum.app.job.ChargerChoice.Choice;
 import org.ostendum.app.job.JobRunning.PassedGate;
-import org.ostendum.app.page.Faults;
-import org.ostendum.app.page.NotFound;
 import org.ostendum.app.people.Person;
 import org.ostendum.app.procedure.ProcedureFile;
 import org.ostendum.app.procedure.SiteProcedures;
@@ -28,7 +26,6 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
@@ -39,7 +36,6 @@ class BeginController {
     private static final int SHORTEST_REASON = 10;
 
     private final SiteProcedures procedures;
-    private final Batteries batteries;
     private final Machines machines;
     private final Jobs jobs;
     private final JobViews views;
@@ -49,7 +45,6 @@ class BeginController {
 
     BeginController(
             SiteProcedures procedures,
-            Batteries batteries,
             Machines machines,
             Jobs jobs,
             JobViews views,
@@ -57,7 +52,6 @@ class BeginController {
             Situations situations,
             ChargerChoice chargers) {
         this.procedures = procedures;
-        this.batteries = batteries;
         this.machines = machines;
         this.jobs = jobs;
         this.views = views;
@@ -91,9 +85,8 @@ class BeginController {
      */
     record Offer(Procedure procedure, List<GateLine> shut) {}
 
-    @GetMapping("/batteries/{code}/jobs")
-    String offers(@PathVariable String code, Person person, Words words, Model page) {
-        Battery battery = battery(code);
+    @GetMapping("/batteries/{battery}/jobs")
+    String offers(Battery battery, Person person, Words words, Model page) {
         Situation situation = situations.of(Training.BATTERY_CARE, battery, null, person);
         page.addAttribute("place", "fleet");
         page.addAttribute("battery", battery);
@@ -112,20 +105,20 @@ class BeginController {
         return "job/offers";
     }
 
-    @GetMapping("/batteries/{code}/jobs/{procedure}")
+    @GetMapping("/batteries/{battery}/jobs/{procedure}")
     String before(
-            @PathVariable String code,
-            @PathVariable String procedure,
+            Battery battery,
+            Procedure procedure,
             @RequestParam Map<String, String> typed,
             Person person,
             Words words,
             Model page) {
-        return show(battery(code), procedure(procedure), Asked.of(typed), Faults.NONE, person, words, page);
+        return show(battery, procedure, Asked.of(typed), Faults.NONE, person, words, page);
     }
 
     @GetMapping("/room-jobs/{procedure}")
-    String beforeInRoom(@PathVariable String procedure, Person person, Words words, Model page) {
-        return show(null, procedure(procedure), Asked.NOTHING, Faults.NONE, person, words, page);
+    String beforeInRoom(Procedure procedure, Person person, Words words, Model page) {
+        return show(null, procedure, Asked.NOTHING, Faults.NONE, person, words, page);
     }
 
     private String show(
@@ -186,29 +179,28 @@ class BeginController {
         return procedure.gates().stream().anyMatch(GateKey::isOfMachine);
     }
 
-    @PostMapping("/batteries/{code}/jobs/{procedure}")
+    @PostMapping("/batteries/{battery}/jobs/{procedure}")
     Object begin(
-            @PathVariable String code,
-            @PathVariable String procedure,
+            Battery battery,
+            Procedure procedure,
             @RequestParam Map<String, String> typed,
             Person person,
             Words words,
             Model page) {
-        return begin(battery(code), procedure(procedure), Asked.of(typed), person, words, page);
+        return begin(battery, procedure, Asked.of(typed), person, words, page);
     }
 
     /** A charger is chosen: what does not fit is told, and stays with the charger if it must never be joined. */
-    @PostMapping("/batteries/{code}/jobs/{procedure}/charger")
+    @PostMapping("/batteries/{battery}/jobs/{procedure}/charger")
     String choose(
-            @PathVariable String code,
-            @PathVariable String procedure,
+            Battery battery,
+            Procedure procedure,
             @RequestParam Map<String, String> typed,
             Person person,
             Words words,
             RedirectAttributes address) {
-        Battery battery = battery(code);
         Asked asked = Asked.of(typed);
-        @Nullable Choice choice = chargers.of(procedure(procedure), battery, asked.charger(), asked.kind());
+        @Nullable Choice choice = chargers.of(procedure, battery, asked.charger(), asked.kind());
         if (choice != null) {
             chargers.remember(choice, battery, person, words);
         }
@@ -219,12 +211,8 @@ class BeginController {
 
     @PostMapping("/room-jobs/{procedure}")
     Object beginInRoom(
-            @PathVariable String procedure,
-            @RequestParam Map<String, String> typed,
-            Person person,
-            Words words,
-            Model page) {
-        return begin(null, procedure(procedure), Asked.of(typed), person, words, page);
+            Procedure procedure, @RequestParam Map<String, String> typed, Person person, Words words, Model page) {
+        return begin(null, procedure, Asked.of(typed), person, words, page);
     }
 
     private Object begin(
@@ -280,13 +268,5 @@ class BeginController {
 
     private Optional<Machine> machine(String code) {
         return code.isEmpty() ? Optional.empty() : machines.byCode(code);
-    }
-
-    private Battery battery(String code) {
-        return batteries.byCode(code).orElseThrow(() -> new NotFound("battery " + code));
-    }
-
-    private Procedure procedure(String id) {
-        return procedures.find(id).orElseThrow(() -> new NotFound("procedure " + id));
     }
 }

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.page.Faults;
+import org.ostendum.app.form.Faults;
 import org.ostendum.app.page.NotFound;
 import org.ostendum.app.people.Person;
 import org.ostendum.app.procedure.Answer;
@@ -31,21 +31,19 @@ class JobController {
     private static final int MOST_PHOTOS = 12;
     private static final int LONGEST_KEY = 80;
 
-    private final Jobs jobs;
     private final JobViews views;
     private final JobRunning running;
     private final Photos photos;
 
-    JobController(Jobs jobs, JobViews views, JobRunning running, Photos photos) {
-        this.jobs = jobs;
+    JobController(JobViews views, JobRunning running, Photos photos) {
         this.views = views;
         this.running = running;
         this.photos = photos;
     }
 
-    @GetMapping("/jobs/{id}")
-    String job(@PathVariable long id, Person person, Words words, Model page) {
-        return show(find(id), Faults.NONE, Map.of(), person, words, page);
+    @GetMapping("/jobs/{job}")
+    String job(Job job, Person person, Words words, Model page) {
+        return show(job, Faults.NONE, Map.of(), person, words, page);
     }
 
     private String show(Job job, Faults faults, Map<String, String> typed, Person person, Words words, Model page) {
@@ -58,18 +56,17 @@ class JobController {
     }
 
     /** @param fields the form as typed */
-    @PostMapping("/jobs/{id}/{kind}")
+    @PostMapping("/jobs/{job}/{kind}")
     Object say(
-            @PathVariable long id,
+            Job job,
             @PathVariable String kind,
             @RequestParam Map<String, String> fields,
             Person person,
             Words words,
             Model page,
             RedirectAttributes flash) {
-        Job job = find(id);
         JobInput said = new JobInput(key(fields.get("key")), kind(kind), fields.getOrDefault("about", ""), fields);
-        Answer answer = running.take(id, said, person, words);
+        Answer answer = running.take(job.id(), said, person, words);
         if (answer instanceof Answer.Refused refused) {
             return Faults.page(
                     HttpStatus.UNPROCESSABLE_CONTENT, show(job, refused.faults(), fields, person, words, page), page);
@@ -77,7 +74,7 @@ class JobController {
             flash.addFlashAttribute("fault", overtaken.how());
             flash.addFlashAttribute("lost", said.value());
         }
-        return "redirect:/jobs/" + id;
+        return "redirect:/jobs/" + job.id();
     }
 
     /** A key that is none, or longer than any page of ours sends, counts as a form sent for the first time. */
@@ -103,15 +100,9 @@ class JobController {
         };
     }
 
-    @PostMapping("/jobs/{id}/photos")
-    Object photo(
-            @PathVariable long id,
-            @RequestParam List<MultipartFile> photo,
-            Person person,
-            Words words,
-            RedirectAttributes flash)
+    @PostMapping("/jobs/{job}/photos")
+    Object photo(Job job, @RequestParam List<MultipartFile> photo, Person person, Words words, RedirectAttributes flash)
             throws IOException {
-        Job job = find(id);
         for (MultipartFile file : photo) {
             String fault = keep(job, file, person);
             if (fault != null) {
@@ -125,7 +116,7 @@ class JobController {
                                 MOST_PHOTOS));
             }
         }
-        return "redirect:/jobs/" + id;
+        return "redirect:/jobs/" + job.id();
     }
 
     private @Nullable String keep(Job job, MultipartFile file, Person person) throws IOException {
@@ -150,9 +141,5 @@ class JobController {
                 .cacheControl(CacheControl.maxAge(Duration.ofDays(30)).cachePrivate())
                 .header("Content-Disposition", "inline")
                 .body(image.bytes());
-    }
-
-    private Job find(long id) {
-        return jobs.byId(id).orElseThrow(() -> new NotFound("job " + id));
     }
 }

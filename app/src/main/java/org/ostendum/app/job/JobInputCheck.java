@@ -3,9 +3,9 @@ package org.ostendum.app.job;
 import java.time.Instant;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.app.form.Faults;
+import org.ostendum.app.form.TypedForm;
 import org.ostendum.app.inventory.Battery;
-import org.ostendum.app.page.Faults;
-import org.ostendum.app.page.TypedForm;
 import org.ostendum.app.people.Person;
 import org.ostendum.app.procedure.Rows;
 import org.ostendum.app.words.Words;
@@ -168,7 +168,7 @@ final class JobInputCheck {
             return;
         }
         TypedForm form = new TypedForm(said.fields(), words);
-        Optional<String> row = RowForm.read(rows.kind(), form, battery.type().model(), person);
+        Optional<String> row = RowForm.read(rows.kind(), form, battery.type().model(), words);
         form.faults().byField().forEach(faults::say);
         row.ifPresent(text -> value = text);
     }

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.ostendum.app.defect.Defects;
-import org.ostendum.app.page.NotFound;
 import org.ostendum.app.people.Person;
 import org.ostendum.app.procedure.SiteProcedures;
 import org.ostendum.app.safety.Incidents;
@@ -83,18 +82,17 @@ class JobsController {
         return "redirect:/jobs";
     }
 
-    @PostMapping("/defects/{id}/right")
+    @PostMapping("/defects/{defect}/right")
     String right(
-            @PathVariable long id,
+            Defects.Defect defect,
             @RequestParam(defaultValue = "") String remark,
             Person person,
             Words words,
             RedirectAttributes flash) {
-        Defects.Defect defect = defects.openById(id).orElseThrow(() -> new NotFound("open defect " + id));
         String done = remark.strip();
         if (done.length() < 3 || done.length() > 400) {
             flash.addFlashAttribute("fault", words.text("defect.fault.remark", words.name(defect.kind())));
-            return "redirect:/jobs#defect-" + id;
+            return "redirect:/jobs#defect-" + defect.id();
         }
         repairs.putRight(defect, done, person, words);
         flash.addFlashAttribute("told", words.text("defect.right", words.name(defect.kind())));

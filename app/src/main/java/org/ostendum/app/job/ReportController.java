@@ -7,9 +7,8 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.page.Faults;
-import org.ostendum.app.page.NotFound;
-import org.ostendum.app.page.TypedForm;
+import org.ostendum.app.form.Faults;
+import org.ostendum.app.form.TypedForm;
 import org.ostendum.app.people.Person;
 import org.ostendum.app.safety.Incidents;
 import org.ostendum.app.safety.Incidents.Incident;
@@ -19,7 +18,6 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
@@ -30,19 +28,17 @@ class ReportController {
     private static final int LONGEST = 1000;
 
     private final Incidents incidents;
-    private final Jobs jobs;
     private final ZoneId zone;
 
-    ReportController(Incidents incidents, Jobs jobs, ZoneId zone) {
+    ReportController(Incidents incidents, ZoneId zone) {
         this.incidents = incidents;
-        this.jobs = jobs;
         this.zone = zone;
     }
 
-    @GetMapping("/jobs/{id}/report")
-    String report(@PathVariable long id, Words words, Model page) {
-        Optional<Incident> known = incidents.ofJob(id);
-        return show(job(id), known.orElse(null), new TypedForm(told(known), words), page);
+    @GetMapping("/jobs/{job}/report")
+    String report(Job job, Words words, Model page) {
+        Optional<Incident> known = incidents.ofJob(job.id());
+        return show(job, known.orElse(null), new TypedForm(told(known), words), page);
     }
 
     /** What a report on record says, for the form. */
@@ -66,16 +62,15 @@ class ReportController {
         return "safety/report";
     }
 
-    @PostMapping("/jobs/{id}/report")
+    @PostMapping("/jobs/{job}/report")
     Object write(
-            @PathVariable long id,
+            Job job,
             @RequestParam Map<String, String> typed,
             Person person,
             Words words,
             Model page,
             RedirectAttributes flash) {
-        Job job = job(id);
-        Optional<Incident> known = incidents.ofJob(id);
+        Optional<Incident> known = incidents.ofJob(job.id());
         TypedForm form = new TypedForm(typed, words);
         Report report = new Report(
                 form.text("cause", LONGEST),
@@ -88,37 +83,32 @@ class ReportController {
         if (!form.isSound()) {
             return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(job, known.orElse(null), form, page), page);
         }
-        incidents.write(id, report, person.id());
+        incidents.write(job.id(), report, person.id());
         flash.addFlashAttribute("told", words.text("report.kept"));
-        return "redirect:/jobs/" + id + "/report";
+        return "redirect:/jobs/" + job.id() + "/report";
     }
 
-    @PostMapping("/jobs/{id}/review")
+    @PostMapping("/jobs/{job}/review")
     Object review(
-            @PathVariable long id,
+            Job job,
             @RequestParam Map<String, String> typed,
             Person person,
             Words words,
             Model page,
             RedirectAttributes flash) {
-        Job job = job(id);
-        typed.putAll(told(incidents.ofJob(id)));
+        typed.putAll(told(incidents.ofJob(job.id())));
         TypedForm form = new TypedForm(typed, words);
         String review = form.text("review", LONGEST);
-        if (form.isSound() && !incidents.close(id, review, person.id())) {
+        if (form.isSound() && !incidents.close(job.id(), review, person.id())) {
             form.fault("review", "report.fault.kit");
         }
         if (!form.isSound()) {
             return Faults.page(
                     HttpStatus.UNPROCESSABLE_CONTENT,
-                    show(job, incidents.ofJob(id).orElse(null), form, page),
+                    show(job, incidents.ofJob(job.id()).orElse(null), form, page),
                     page);
         }
         flash.addFlashAttribute("told", words.text("report.closed"));
-        return "redirect:/jobs/" + id + "/report";
-    }
-
-    private Job job(long id) {
-        return jobs.byId(id).orElseThrow(() -> new NotFound("job " + id));
+        return "redirect:/jobs/" + job.id() + "/report";
     }
 }

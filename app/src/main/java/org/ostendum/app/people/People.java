@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import org.jooq.DSLContext;
 import org.jooq.Record;
+import org.jspecify.annotations.Nullable;
 import org.ostendum.core.measure.GravityForm;
 import org.springframework.stereotype.Repository;
 
@@ -52,13 +53,28 @@ public class People {
                 .value1();
     }
 
-    public void change(long id, String name, Role role, boolean active) {
-        sql.update(PERSON)
-                .set(PERSON.NAME, name)
-                .set(PERSON.ROLE, role.name())
-                .set(PERSON.ACTIVE, active)
+    /** How often it has been changed; by it a change of what somebody else has changed meanwhile is known. */
+    public int version(long id) {
+        return sql.select(PERSON.VERSION)
+                .from(PERSON)
                 .where(PERSON.ID.eq(id))
-                .execute();
+                .fetchSingle()
+                .value1();
+    }
+
+    /**
+     * @param seen version that was shown; null for one never shown
+     * @return whether it was changed: not where somebody else has changed it since
+     */
+    public boolean change(long id, @Nullable Integer seen, String name, Role role, boolean active) {
+        return sql.update(PERSON)
+                        .set(PERSON.NAME, name)
+                        .set(PERSON.ROLE, role.name())
+                        .set(PERSON.ACTIVE, active)
+                        .set(PERSON.VERSION, PERSON.VERSION.plus(1))
+                        .where(PERSON.ID.eq(id).and(PERSON.VERSION.eq(seen)))
+                        .execute()
+                == 1;
     }
 
     public void changePassword(long id, String passwordHash) {

@@ -1,6 +1,6 @@
 package org.ostendum.app.procedure;
 
-import org.ostendum.app.page.Faults;
+import org.ostendum.app.form.Faults;
 
 /** What became of what a person said. */
 public sealed interface Answer {

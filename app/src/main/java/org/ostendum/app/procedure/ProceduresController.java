@@ -5,9 +5,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.page.Faults;
-import org.ostendum.app.page.NotFound;
-import org.ostendum.app.page.TypedForm;
+import org.ostendum.app.form.Faults;
+import org.ostendum.app.form.TypedForm;
 import org.ostendum.app.people.Person;
 import org.ostendum.app.procedure.ProcedureAddition.Kind;
 import org.ostendum.app.procedure.ProcedureAdditions.NewAddition;
@@ -45,9 +44,9 @@ class ProceduresController {
         return "procedures/list";
     }
 
-    @GetMapping("/procedures/{id}")
-    String one(@PathVariable String id, Words words, Model page) {
-        return show(find(id), TypedForm.of(words), page);
+    @GetMapping("/procedures/{procedure}")
+    String one(Procedure procedure, Words words, Model page) {
+        return show(procedure, TypedForm.of(words), page);
     }
 
     private String show(Procedure procedure, TypedForm form, Model page) {
@@ -61,15 +60,14 @@ class ProceduresController {
         return "procedures/procedure";
     }
 
-    @PostMapping("/procedures/{id}/additions")
+    @PostMapping("/procedures/{procedure}/additions")
     Object add(
-            @PathVariable String id,
+            Procedure procedure,
             @RequestParam Map<String, String> typed,
             Person person,
             Words words,
             Model page,
             RedirectAttributes flash) {
-        Procedure procedure = find(id);
         TypedForm form = new TypedForm(typed, words);
         Optional<Kind> kind = form.choice("kind", Kind.class);
         Optional<GateKey> gate = kind.filter(k -> k == Kind.GATE).flatMap(k -> gate(form, procedure));
@@ -88,9 +86,11 @@ class ProceduresController {
             return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(procedure, form, page), page);
         }
         @Nullable String afterStep = after.isEmpty() ? null : after;
-        additions.add(new NewAddition(id, kind.get(), afterStep, text, range, gate.orElse(null), reason), person.id());
+        additions.add(
+                new NewAddition(procedure.id(), kind.get(), afterStep, text, range, gate.orElse(null), reason),
+                person.id());
         flash.addFlashAttribute("told", words.text("procedure.added"));
-        return "redirect:/procedures/" + id;
+        return "redirect:/procedures/" + procedure.id();
     }
 
     /** Gates the procedure does not ask yet and that its subject can answer. */
@@ -118,20 +118,10 @@ class ProceduresController {
         return new ProcedureAddition.Range(form.text("unit", 12), least, most);
     }
 
-    @PostMapping("/procedures/{id}/additions/{addition}")
-    String end(
-            @PathVariable String id,
-            @PathVariable long addition,
-            Person person,
-            Words words,
-            RedirectAttributes flash) {
-        find(id);
+    @PostMapping("/procedures/{procedure}/additions/{addition}")
+    String end(Procedure procedure, @PathVariable long addition, Person person, Words words, RedirectAttributes flash) {
         additions.end(addition, person.id());
         flash.addFlashAttribute("told", words.text("procedure.ended"));
-        return "redirect:/procedures/" + id;
-    }
-
-    private Procedure find(String id) {
-        return procedures.find(id).orElseThrow(() -> new NotFound("procedure " + id));
+        return "redirect:/procedures/" + procedure.id();
     }
 }

@@ -1,13 +1,12 @@
 package org.ostendum.app.room;
 
 import java.util.List;
+import org.ostendum.app.inventory.RoomPlan;
 import org.ostendum.app.inventory.Rooms;
-import org.ostendum.app.page.NotFound;
 import org.ostendum.app.words.Words;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 
 /** The room: where everything stands and what is to be done next. */
 @Controller
@@ -29,9 +28,9 @@ class RoomController {
         return names.isEmpty() ? "room/none" : "redirect:/rooms/" + names.get(0).code();
     }
 
-    @GetMapping("/rooms/{code}")
-    String room(@PathVariable String code, Words words, Model page) {
-        RoomViews.RoomView view = views.view(rooms.byCode(code).orElseThrow(() -> new NotFound("room " + code)), words);
+    @GetMapping("/rooms/{room}")
+    String room(RoomPlan room, Words words, Model page) {
+        RoomViews.RoomView view = views.view(room, words);
         page.addAttribute("place", "room");
         page.addAttribute("view", view);
         page.addAttribute("rooms", rooms.names());

@@ -1,13 +1,12 @@
 package org.ostendum.app.round;
 
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.page.Faults;
-import org.ostendum.app.people.Person;
+import org.ostendum.app.form.Faults;
+import org.ostendum.app.form.TypedInput;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.Colour;
 import org.ostendum.core.measure.Level;
-import org.ostendum.core.measure.SheetField;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.SpecificGravity;
 
@@ -43,19 +42,19 @@ record CellForm(
     }
 
     /** @return the reading as it is put right; told in {@code faults} where something typed cannot be or nothing is new */
-    CellReading read(CellReading was, Person person, Words words, Faults.Finder faults) {
-        @Nullable String points = typed(SheetField.GRAVITY, "value", value, person, words, faults);
-        @Nullable String tenths = typed(SheetField.TEMPERATURE, "temperature", temperature, person, words, faults);
+    CellReading read(CellReading was, Words words, Faults.Finder faults) {
+        @Nullable SpecificGravity gravity = TypedInput.gravity(value, words).orTell("value", faults);
+        @Nullable Celsius celsius = TypedInput.temperature(temperature, words).orTell("temperature", faults);
         CellReading is = new CellReading(
                 was.cell(),
-                points == null ? was.gravity() : SpecificGravity.ofPoints(Integer.parseInt(points)),
-                points == null && was.tooLow(),
-                points != null || was.confirmed(),
-                tenths == null ? was.temperature() : new Celsius(Integer.parseInt(tenths)),
+                gravity == null ? was.gravity() : gravity,
+                gravity == null && was.tooLow(),
+                gravity != null || was.confirmed(),
+                celsius == null ? was.temperature() : celsius,
                 was.volts(),
                 was.onCharge(),
-                level == null || level.isEmpty() ? null : Level.valueOf(level),
-                colour == null || colour.isEmpty() ? null : Colour.valueOf(colour));
+                TypedInput.choice(Level.class, level, words).orTell("level", faults),
+                TypedInput.choice(Colour.class, colour, words).orTell("colour", faults));
         if (same(was, is)) {
             faults.add("value", "correct.fault.same");
         }
@@ -74,14 +73,5 @@ record CellForm(
                 was.onCharge(),
                 was.level(),
                 was.colour()));
-    }
-
-    static @Nullable String typed(
-            SheetField field, String name, @Nullable String text, Person person, Words words, Faults.Finder faults) {
-        TypedInput.Read read = TypedInput.read(field, text, person, words);
-        if (read.fault() != null) {
-            faults.say(name, read.fault());
-        }
-        return read.value();
     }
 }

@@ -1,9 +1,10 @@
 package org.ostendum.app.round;
 
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.page.Faults;
+import org.ostendum.app.form.Faults;
+import org.ostendum.app.form.Option;
+import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.page.NotFound;
-import org.ostendum.app.page.Option;
 import org.ostendum.app.people.Person;
 import org.ostendum.app.state.Corrections;
 import org.ostendum.app.words.Words;
@@ -16,7 +17,6 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
@@ -34,14 +34,10 @@ class CorrectController {
 
     private record Target(RoundsOnRecord.Found found, CellReading reading) {}
 
-    @GetMapping("/batteries/{code}/correct")
+    @GetMapping("/batteries/{battery}/correct")
     String correct(
-            @PathVariable String code,
-            @RequestParam int cell,
-            @RequestParam @Nullable Integer line,
-            Words words,
-            Model page) {
-        Target target = target(code, line, cell);
+            Battery battery, @RequestParam int cell, @RequestParam @Nullable Integer line, Words words, Model page) {
+        Target target = target(battery, line, cell);
         return show(target, CellForm.of(target.reading()), Faults.NONE, words, page);
     }
 
@@ -56,9 +52,9 @@ class CorrectController {
         return "round/correct";
     }
 
-    @PostMapping("/batteries/{code}/correct")
+    @PostMapping("/batteries/{battery}/correct")
     Object write(
-            @PathVariable String code,
+            Battery battery,
             @RequestParam int cell,
             @RequestParam @Nullable Integer line,
             @ModelAttribute CellForm form,
@@ -66,9 +62,9 @@ class CorrectController {
             Words words,
             Model page,
             RedirectAttributes flash) {
-        Target target = target(code, line, cell);
+        Target target = target(battery, line, cell);
         Faults.Finder faults = new Faults.Finder(words);
-        CellReading is = form.read(target.reading(), person, words, faults);
+        CellReading is = form.read(target.reading(), words, faults);
         String reason = CellForm.reason(form.reason(), faults);
         if (faults.any()) {
             return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(target, form, faults.found(), words, page), page);
@@ -85,13 +81,13 @@ class CorrectController {
         return "redirect:/batteries/" + found.battery().code();
     }
 
-    private Target target(String code, @Nullable Integer line, int cell) {
-        RoundsOnRecord.Found found = rounds.of(code, line);
+    private Target target(Battery battery, @Nullable Integer line, int cell) {
+        RoundsOnRecord.Found found = rounds.of(battery, line);
         return found.round()
                 .past()
                 .round()
                 .reading(cell)
                 .map(reading -> new Target(found, reading))
-                .orElseThrow(() -> new NotFound("cell " + cell + " in that round of " + code));
+                .orElseThrow(() -> new NotFound("cell " + cell + " in that round of " + battery.code()));
     }
 }

@@ -2,20 +2,20 @@ package org.ostendum.app.round;
 
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.page.Faults;
-import org.ostendum.app.page.Option;
+import org.ostendum.app.form.Faults;
+import org.ostendum.app.form.Option;
+import org.ostendum.app.form.TypedInput;
+import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.people.Person;
 import org.ostendum.app.state.Corrections;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.measure.RoundState;
-import org.ostendum.core.measure.SheetField;
 import org.ostendum.core.quantity.Celsius;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
@@ -31,9 +31,9 @@ class CorrectRoundController {
         this.corrections = corrections;
     }
 
-    @GetMapping("/batteries/{code}/correct/round")
-    String correct(@PathVariable String code, @RequestParam @Nullable Integer line, Words words, Model page) {
-        RoundsOnRecord.Found found = rounds.of(code, line);
+    @GetMapping("/batteries/{battery}/correct/round")
+    String correct(Battery battery, @RequestParam @Nullable Integer line, Words words, Model page) {
+        RoundsOnRecord.Found found = rounds.of(battery, line);
         return show(found, found.round().past().round().state(), "", "", Faults.NONE, words, page);
     }
 
@@ -55,9 +55,9 @@ class CorrectRoundController {
         return "round/correct-round";
     }
 
-    @PostMapping("/batteries/{code}/correct/round")
+    @PostMapping("/batteries/{battery}/correct/round")
     Object write(
-            @PathVariable String code,
+            Battery battery,
             @RequestParam @Nullable Integer line,
             @RequestParam RoundState state,
             @RequestParam(defaultValue = "") String temperature,
@@ -66,12 +66,11 @@ class CorrectRoundController {
             Words words,
             Model page,
             RedirectAttributes flash) {
-        RoundsOnRecord.Found found = rounds.of(code, line);
+        RoundsOnRecord.Found found = rounds.of(battery, line);
         Round was = found.round().past().round();
         Faults.Finder faults = new Faults.Finder(words);
-        @Nullable
-        String tenths = CellForm.typed(SheetField.TEMPERATURE, "temperature", temperature, person, words, faults);
-        @Nullable Celsius celsius = tenths == null ? was.temperature() : new Celsius(Integer.parseInt(tenths));
+        @Nullable Celsius typed = TypedInput.temperature(temperature, words).orTell("temperature", faults);
+        @Nullable Celsius celsius = typed == null ? was.temperature() : typed;
         String because = CellForm.reason(reason, faults);
         if (!faults.any() && state == was.state() && Objects.equals(celsius, was.temperature())) {
             faults.add("temperature", "correct.fault.same");

@@ -16,6 +16,7 @@ import org.jooq.SelectConditionStep;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.measure.Coverage;
 import org.ostendum.core.measure.RoundState;
+import org.ostendum.core.measure.SheetEntry;
 import org.ostendum.core.measure.SheetField;
 import org.springframework.stereotype.Repository;
 
@@ -107,7 +108,7 @@ public class OpenRounds {
                 r.get(ROUND_VALUE.ID),
                 r.get(ROUND_VALUE.CELL),
                 SheetField.valueOf(r.get(ROUND_VALUE.FIELD)),
-                r.get(ROUND_VALUE.VALUE),
+                SheetValues.read(SheetField.valueOf(r.get(ROUND_VALUE.FIELD)), r.get(ROUND_VALUE.VALUE)),
                 r.get(ROUND_VALUE.RECORDED_AT),
                 r.get(ROUND_VALUE.PERSON_ID),
                 r.get(PERSON.NAME));
@@ -156,14 +157,13 @@ public class OpenRounds {
         return sql.fetchExists(ROUND_VALUE, ROUND_VALUE.CLIENT_KEY.eq(clientKey));
     }
 
-    public void keep(
-            long roundId, String clientKey, int cell, SheetField field, @Nullable String value, long personId) {
+    public void keep(long roundId, String clientKey, SheetEntry entry, long personId) {
         sql.insertInto(ROUND_VALUE)
                 .set(ROUND_VALUE.ROUND_ID, roundId)
                 .set(ROUND_VALUE.CLIENT_KEY, clientKey)
-                .set(ROUND_VALUE.CELL, (short) cell)
-                .set(ROUND_VALUE.FIELD, field.name())
-                .set(ROUND_VALUE.VALUE, value)
+                .set(ROUND_VALUE.CELL, (short) entry.cell())
+                .set(ROUND_VALUE.FIELD, entry.field().name())
+                .set(ROUND_VALUE.VALUE, SheetValues.text(entry.value()))
                 .set(ROUND_VALUE.RECORDED_AT, clock.instant())
                 .set(ROUND_VALUE.PERSON_ID, personId)
                 .execute();

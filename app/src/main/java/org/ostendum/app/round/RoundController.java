@@ -51,9 +51,8 @@ class RoundController {
         this.gates = gates;
     }
 
-    @GetMapping("/batteries/{code}/round")
-    String round(@PathVariable String code, Person person, Words words, Model page) {
-        Battery battery = byCode(code);
+    @GetMapping("/batteries/{battery}/round")
+    String round(Battery battery, Person person, Words words, Model page) {
         Optional<OpenRound> open = rounds.of(battery.id());
         page.addAttribute("place", "fleet");
         page.addAttribute("states", RoundState.values());
@@ -69,15 +68,14 @@ class RoundController {
         return "round/begin";
     }
 
-    @PostMapping("/batteries/{code}/round")
+    @PostMapping("/batteries/{battery}/round")
     String begin(
-            @PathVariable String code,
+            Battery battery,
             @RequestParam RoundState state,
             @RequestParam @Nullable Integer pilot,
             Person person,
             Words words,
             RedirectAttributes flash) {
-        Battery battery = byCode(code);
         int cells = battery.type().model().cells();
         Integer pilotCell = pilot == null ? null : (Integer) Math.max(1, Math.min(cells, pilot));
         List<GateLine> shut = gates.shut(battery, person, words);
@@ -146,22 +144,20 @@ class RoundController {
     }
 
     private static String conflict(KeptValue theirs, Words words) {
-        String value = theirs.value() == null ? "–" : theirs.value();
+        String value = SheetValues.told(theirs.value(), words);
         return words.text("round.conflict", theirs.cell(), theirs.person(), value, words.clock(theirs.at()));
     }
 
-    @PostMapping("/rounds/{id}/state")
-    String state(@PathVariable long id, @RequestParam RoundState state) {
-        OpenRound open = rounds.byId(id).orElseThrow(() -> new NotFound("round " + id));
-        rounds.changeState(id, state);
+    @PostMapping("/rounds/{open}/state")
+    String state(OpenRound open, @RequestParam RoundState state) {
+        rounds.changeState(open.id(), state);
         return "redirect:/batteries/" + byId(open.batteryId()).code() + "/round";
     }
 
-    @PostMapping("/rounds/{id}/close")
-    String close(@PathVariable long id, Person person, Words words, RedirectAttributes flash) {
-        OpenRound open = rounds.byId(id).orElseThrow(() -> new NotFound("round " + id));
+    @PostMapping("/rounds/{open}/close")
+    String close(OpenRound open, Person person, Words words, RedirectAttributes flash) {
         Battery battery = byId(open.batteryId());
-        if (taking.close(battery, id, person)) {
+        if (taking.close(battery, open.id(), person)) {
             flash.addFlashAttribute("told", words.text("round.closed"));
             return "redirect:/batteries/" + battery.code();
         }
@@ -169,20 +165,19 @@ class RoundController {
         return "redirect:/batteries/" + battery.code() + "/round";
     }
 
-    @PostMapping("/rounds/{id}/discard")
+    @PostMapping("/rounds/{open}/discard")
     String discard(
-            @PathVariable long id,
+            OpenRound open,
             @RequestParam(defaultValue = "") String reason,
             Person person,
             Words words,
             RedirectAttributes flash) {
-        OpenRound open = rounds.byId(id).orElseThrow(() -> new NotFound("round " + id));
         Battery battery = byId(open.batteryId());
         if (!open.values().isEmpty() && (reason.strip().length() < 3 || reason.length() > 400)) {
             flash.addFlashAttribute("fault", words.text("round.discard.reason"));
             return "redirect:/batteries/" + battery.code() + "/round";
         }
-        taking.discard(battery, id, reason.strip(), person);
+        taking.discard(battery, open.id(), reason.strip(), person);
         flash.addFlashAttribute("told", words.text("round.discarded"));
         return "redirect:/batteries/" + battery.code();
     }
@@ -200,10 +195,6 @@ class RoundController {
 
     private static ResponseEntity<String> text(HttpStatus status, String text) {
         return ResponseEntity.status(status).contentType(MediaType.TEXT_PLAIN).body(text);
-    }
-
-    private Battery byCode(String code) {
-        return batteries.byCode(code).orElseThrow(() -> new NotFound("battery " + code));
     }
 
     private Battery byId(long id) {

@@ -5,6 +5,7 @@ import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.db.Payload;
+import org.ostendum.app.form.TypedInput;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.EntryKind;
 import org.ostendum.app.ledger.NewEntry;
@@ -16,7 +17,9 @@ import org.ostendum.app.words.Words;
 import org.ostendum.core.measure.Coverage;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.measure.RoundSheet;
+import org.ostendum.core.measure.SheetEntry;
 import org.ostendum.core.measure.SheetField;
+import org.ostendum.core.measure.SheetValue;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.node.ObjectNode;
@@ -51,7 +54,7 @@ class RoundTaking {
         if (sent.cell() < 0 || sent.cell() > cells || !sent.key().matches("[0-9a-fA-F-]{36}")) {
             return new ValueOutcome.Refused(words.text("correct.none", sent.cell()));
         }
-        TypedInput.Read read = TypedInput.read(sent.field(), sent.value(), person, words);
+        TypedInput.Read<SheetValue> read = SheetValues.typed(sent.field(), sent.value(), words);
         if (read.fault() != null) {
             return new ValueOutcome.Refused(read.fault());
         }
@@ -68,7 +71,7 @@ class RoundTaking {
         if (theirs.isPresent()) {
             return new ValueOutcome.Conflict(theirs.get());
         }
-        rounds.keep(roundId, sent.key(), sent.cell(), sent.field(), read.value(), person.id());
+        rounds.keep(roundId, sent.key(), new SheetEntry(sent.cell(), sent.field(), read.value()), person.id());
         return new ValueOutcome.Kept();
     }
 

@@ -17,7 +17,7 @@ import org.ostendum.core.judge.Verdict;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.measure.RoundPath;
 import org.ostendum.core.measure.RoundSheet;
-import org.ostendum.core.measure.SheetField;
+import org.ostendum.core.quantity.SpecificGravity;
 import org.springframework.stereotype.Service;
 
 /** Puts together what the page of a round being taken shows. */
@@ -117,8 +117,8 @@ class RoundViews {
                 .stream()
                 .map(e -> e.getKey() + ":" + e.getValue())
                 .collect(Collectors.joining(" "));
-        String points = sheet.value(cell, SheetField.GRAVITY);
-        return new CellOnBoard(figure, done.contains(cell), bases, points == null ? "" : "1." + points.substring(1));
+        SpecificGravity read = sheet.gravity(cell);
+        return new CellOnBoard(figure, done.contains(cell), bases, read == null ? "" : read.decimal());
     }
 
     private static int next(OpenRound open, int count, Set<Integer> done, @Nullable KeptValue last) {

@@ -2,7 +2,6 @@ package org.ostendum.app.round;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.ledger.LedgerEntry;
@@ -14,12 +13,10 @@ import org.springframework.stereotype.Component;
 /** Finds the round that somebody wants to put right. */
 @Component
 class RoundsOnRecord {
-    private final Batteries batteries;
     private final Ledger ledger;
     private final Rounds rounds;
 
-    RoundsOnRecord(Batteries batteries, Ledger ledger, Rounds rounds) {
-        this.batteries = batteries;
+    RoundsOnRecord(Ledger ledger, Rounds rounds) {
         this.ledger = ledger;
         this.rounds = rounds;
     }
@@ -28,8 +25,7 @@ class RoundsOnRecord {
     record Found(Battery battery, ClosedRound round, @Nullable Integer line) {}
 
     /** @param line number of the round's line in the ledger; null for the newest round */
-    Found of(String code, @Nullable Integer line) {
-        Battery battery = batteries.byCode(code).orElseThrow(() -> new NotFound("battery " + code));
+    Found of(Battery battery, @Nullable Integer line) {
         List<ClosedRound> newestLast = rounds.history(battery.id(), line == null ? 1 : Integer.MAX_VALUE);
         @Nullable
         Long entry = line == null
@@ -39,6 +35,6 @@ class RoundsOnRecord {
                 .filter(round -> line == null || (entry != null && round.ledgerEntryId() == entry))
                 .findFirst()
                 .map(round -> new Found(battery, round, line))
-                .orElseThrow(() -> new NotFound("round in line " + line + " of " + code));
+                .orElseThrow(() -> new NotFound("round in line " + line + " of " + battery.code()));
     }
 }

@@ -8,6 +8,11 @@ import java.util.Map;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.db.Payload;
+import org.ostendum.app.form.Adding;
+import org.ostendum.app.form.Constraints;
+import org.ostendum.app.form.Faults;
+import org.ostendum.app.form.FormView;
+import org.ostendum.app.form.Option;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Machines;
@@ -15,30 +20,33 @@ import org.ostendum.app.inventory.Models;
 import org.ostendum.app.inventory.Rooms;
 import org.ostendum.app.ledger.LedgerEvents;
 import org.ostendum.app.ledger.NewEntry;
-import org.ostendum.app.page.Faults;
-import org.ostendum.app.page.NotFound;
-import org.ostendum.app.page.Option;
-import org.ostendum.app.page.TypedForm;
 import org.ostendum.app.people.People;
 import org.ostendum.app.people.Person;
 import org.ostendum.app.state.BatteryRecord;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.event.BatteryEvent;
-import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.ui.Model;
+import org.springframework.validation.BindingResult;
+import org.springframework.validation.annotation.Validated;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Adding batteries and changing where they stand and who waters them. */
 @Controller
 class BatterySetup {
+    private static final Constraints CONSTRAINTS = new Constraints(Map.of(
+            "battery_code_once", "code",
+            "battery_serial_once", "serial",
+            "battery_slot", "slot",
+            "battery_machine", "machine",
+            "battery_water_owner", "water"));
+
     private final Batteries batteries;
     private final Models models;
     private final Machines machines;
@@ -69,36 +77,19 @@ class BatterySetup {
 
     @GetMapping("/setup/batteries")
     String list(Words words, Model page) {
-        return show(null, TypedForm.of(words, "inService", today(words).toString()), page);
+        return show(null, FormView.of(BatteryForm.blank(LocalDate.ofInstant(words.now(), zone))), page);
     }
 
-    @GetMapping("/setup/batteries/{code}")
-    String one(@PathVariable String code, Words words, Model page) {
-        Battery battery = find(code);
-        return show(
-                battery,
-                TypedForm.of(
-                        words,
-                        "code",
-                        battery.code(),
-                        "serial",
-                        battery.serial(),
-                        "model",
-                        String.valueOf(battery.type().id()),
-                        "made",
-                        Objects.toString(battery.madeOn(), ""),
-                        "inService",
-                        battery.inServiceOn().toString(),
-                        "slot",
-                        Objects.toString(battery.slotId(), ""),
-                        "machine",
-                        Objects.toString(battery.machineId(), ""),
-                        "water",
-                        Objects.toString(battery.waterOwnerId(), "")),
-                page);
+    @GetMapping("/setup/batteries/{battery}")
+    String one(Battery battery, Model page) {
+        return show(battery, FormView.of(formOf(battery)), page);
     }
 
-    private String show(@Nullable Battery battery, TypedForm form, Model page) {
+    private BatteryForm formOf(Battery battery) {
+        return BatteryForm.of(battery, batteries.version(battery.id()));
+    }
+
+    private String show(@Nullable Battery battery, FormView form, Model page) {
         page.addAttribute("place", "setup");
         page.addAttribute("battery", battery);
         page.addAttribute("form", form);
@@ -134,91 +125,72 @@ class BatterySetup {
         return slots;
     }
 
-    private record Read(
-            String code,
-            String serial,
-            @Nullable Long modelId,
-            @Nullable LocalDate made,
-            @Nullable LocalDate inService,
-            @Nullable Long slot,
-            @Nullable Long machine,
-            @Nullable Long water) {}
-
-    private Read read(TypedForm form, LocalDate today) {
-        Read read = new Read(
-                form.code("code"),
-                form.text("serial", 40),
-                form.id("model"),
-                form.day("made", today),
-                form.day("inService", today),
-                form.id("slot"),
-                form.id("machine"),
-                form.id("water"));
-        if (read.modelId() == null || models.byId(read.modelId()).isEmpty()) {
-            form.fault("model", "fault.choose");
-        }
-        if (read.inService() == null) {
-            form.fault("inService", "fault.date", form.get("inService"));
-        } else if (read.made() != null && read.inService().isBefore(read.made())) {
-            form.fault("inService", "fault.date.order", read.inService(), read.made());
-        }
-        if (read.slot() != null && read.machine() != null) {
-            form.fault("machine", "fault.two-places");
-        }
-        return read;
-    }
-
     @PostMapping("/setup/batteries")
     Object add(
-            @RequestParam Map<String, String> typed, Person person, Words words, Model page, RedirectAttributes flash) {
-        TypedForm form = new TypedForm(typed, words);
-        Read read = read(form, today(words));
-        if (form.isSound()) {
-            keep(
-                    form,
-                    () -> transaction.executeWithoutResult(status -> {
-                        long id = batteries.add(
-                                read.code(),
-                                read.serial(),
-                                Objects.requireNonNull(read.modelId()),
-                                read.made(),
-                                Objects.requireNonNull(read.inService()));
-                        batteries.place(id, read.slot(), read.machine());
-                        batteries.nameWaterOwner(id, read.water());
-                        Battery battery = batteries.byId(id).orElseThrow();
-                        BatteryEvent came = new BatteryEvent.Arrived(
-                                words.now(), form.get("arrived").equals("dry"));
-                        batteryRecord.record(battery, List.of(LedgerEvents.entry(came, person.id(), "")));
-                    }));
-        }
-        return done(form, null, read.code(), words, page, flash);
-    }
-
-    @PostMapping("/setup/batteries/{code}")
-    Object change(
-            @PathVariable String code,
-            @RequestParam Map<String, String> typed,
+            @Validated(Adding.class) @ModelAttribute("form") BatteryForm form,
+            BindingResult errors,
             Person person,
             Words words,
             Model page,
             RedirectAttributes flash) {
-        Battery was = find(code);
-        typed.put("code", was.code());
-        typed.put("model", String.valueOf(was.type().id()));
-        TypedForm form = new TypedForm(typed, words);
-        Read read = read(form, today(words));
-        if (form.isSound()) {
-            keep(
-                    form,
-                    () -> transaction.executeWithoutResult(status -> {
-                        batteries.change(
-                                was.id(), read.serial(), read.made(), Objects.requireNonNull(read.inService()));
-                        batteries.place(was.id(), read.slot(), read.machine());
-                        batteries.nameWaterOwner(was.id(), read.water());
-                        writeMove(was, batteries.byId(was.id()).orElseThrow(), person, words);
-                    }));
+        check(form, errors);
+        if (!errors.hasErrors()) {
+            CONSTRAINTS.keep(errors, () -> transaction.executeWithoutResult(status -> add(form, person, words)));
         }
-        return done(form, was, was.code(), words, page, flash);
+        return done(null, form, errors, words, page, flash);
+    }
+
+    private void add(BatteryForm form, Person person, Words words) {
+        long id = batteries.add(
+                form.code(), form.serial(), Objects.requireNonNull(form.model()), form.made(), form.inService());
+        batteries.place(id, form.slot(), form.machine());
+        batteries.nameWaterOwner(id, form.water());
+        BatteryEvent came = new BatteryEvent.Arrived(words.now(), form.cameDry());
+        batteryRecord.record(batteries.byId(id).orElseThrow(), List.of(LedgerEvents.entry(came, person.id(), "")));
+    }
+
+    @PostMapping("/setup/batteries/{battery}")
+    Object change(
+            Battery battery,
+            @Validated @ModelAttribute("form") BatteryForm form,
+            BindingResult errors,
+            Person person,
+            Words words,
+            Model page,
+            RedirectAttributes flash) {
+        check(form, errors);
+        if (!errors.hasErrors()) {
+            CONSTRAINTS.keep(
+                    errors,
+                    () -> transaction.executeWithoutResult(status -> change(battery, form, errors, person, words)));
+        }
+        return done(battery, form, errors, words, page, flash);
+    }
+
+    private void change(Battery was, BatteryForm form, BindingResult errors, Person person, Words words) {
+        if (!batteries.change(was.id(), form.version(), form.serial(), form.made(), form.inService())) {
+            FormView.clash(errors, formOf(was));
+            return;
+        }
+        batteries.place(was.id(), form.slot(), form.machine());
+        batteries.nameWaterOwner(was.id(), form.water());
+        writeMove(was, batteries.byId(was.id()).orElseThrow(), person, words);
+    }
+
+    /** What no single field shows; a form that could not be read has been told of already. */
+    private void check(@Nullable BatteryForm form, BindingResult errors) {
+        if (form == null) {
+            return;
+        }
+        if (form.model() != null && models.byId(form.model()).isEmpty()) {
+            Faults.tell(errors, "model", "fault.choose");
+        }
+        if (form.made() != null && form.inService() != null && form.inService().isBefore(form.made())) {
+            Faults.tell(errors, "inService", "fault.date.order", form.inService(), form.made());
+        }
+        if (form.slot() != null && form.machine() != null) {
+            Faults.tell(errors, "machine", "fault.two-places");
+        }
     }
 
     private void writeMove(Battery was, Battery is, Person person, Words words) {
@@ -233,38 +205,17 @@ class BatterySetup {
         batteryRecord.record(is, List.of(line.with(told.toString())));
     }
 
-    /** The database has the last word on what is taken: two people may have chosen the same code or slot at once. */
-    private static void keep(TypedForm form, Runnable write) {
-        try {
-            write.run();
-        } catch (DuplicateKeyException e) {
-            String message = String.valueOf(e.getMessage());
-            if (message.contains("battery_serial_once")) {
-                form.fault("serial", "fault.taken", form.get("serial"));
-            } else if (message.contains("battery_slot_once")) {
-                form.fault("slot", "fault.slot.taken");
-            } else if (message.contains("battery_machine_once")) {
-                form.fault("machine", "fault.slot.taken");
-            } else {
-                form.fault("code", "fault.taken", form.get("code"));
-            }
-        }
-    }
-
     private Object done(
-            TypedForm form, @Nullable Battery battery, String code, Words words, Model page, RedirectAttributes flash) {
-        if (!form.isSound()) {
-            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(battery, form, page), page);
+            @Nullable Battery battery,
+            @Nullable BatteryForm form,
+            BindingResult errors,
+            Words words,
+            Model page,
+            RedirectAttributes flash) {
+        if (form == null || errors.hasErrors()) {
+            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(battery, FormView.of(errors, words), page), page);
         }
-        flash.addFlashAttribute("told", words.text("setup.kept", code));
+        flash.addFlashAttribute("told", words.text("setup.kept", battery == null ? form.code() : battery.code()));
         return "redirect:/setup/batteries";
-    }
-
-    private LocalDate today(Words words) {
-        return LocalDate.ofInstant(words.now(), zone);
-    }
-
-    private Battery find(String code) {
-        return batteries.byCode(code).orElseThrow(() -> new NotFound("battery " + code));
     }
 }

@@ -2,26 +2,27 @@ package org.ostendum.app.setup;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import org.ostendum.app.device.Device;
 import org.ostendum.app.device.DeviceStatuses;
 import org.ostendum.app.device.Devices;
 import org.ostendum.app.device.StandInHands;
+import org.ostendum.app.form.Faults;
+import org.ostendum.app.form.FormView;
+import org.ostendum.app.form.Option;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.RoomPlan;
 import org.ostendum.app.inventory.Rooms;
-import org.ostendum.app.page.Faults;
-import org.ostendum.app.page.Option;
-import org.ostendum.app.page.TypedForm;
 import org.ostendum.app.words.Words;
-import org.ostendum.core.device.Address;
 import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.validation.BindingResult;
+import org.springframework.validation.annotation.Validated;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -54,10 +55,10 @@ class DeviceSetup {
 
     @GetMapping("/setup/devices")
     String list(Words words, Model page) {
-        return show(TypedForm.of(words, "host", "127.0.0.1", "port", "502", "unit", "1", "register", "0"), words, page);
+        return show(FormView.of(DeviceForm.BLANK), words, page);
     }
 
-    private String show(TypedForm form, Words words, Model page) {
+    private String show(FormView form, Words words, Model page) {
         page.addAttribute("place", "setup");
         page.addAttribute("form", form);
         page.addAttribute("faults", form.faults());
@@ -94,52 +95,33 @@ class DeviceSetup {
     }
 
     @PostMapping("/setup/devices")
-    Object add(@RequestParam Map<String, String> typed, Words words, Model page, RedirectAttributes flash) {
-        TypedForm form = new TypedForm(typed, words);
-        Optional<Device> device = read(form);
-        if (device.isPresent() && form.isSound()) {
-            try {
-                devices.add(device.get());
-                flash.addFlashAttribute("told", words.text("setup.device.added"));
-                return "redirect:/setup/devices";
-            } catch (DuplicateKeyException e) {
-                form.fault("register", "setup.device.fault.taken");
-            }
+    Object add(
+            @Validated @ModelAttribute("form") DeviceForm form,
+            BindingResult errors,
+            Words words,
+            Model page,
+            RedirectAttributes flash) {
+        if (!errors.hasErrors() && !form.isOwnerOfItsKind()) {
+            Faults.tell(errors, "owner", "setup.device.fault.owner." + form.wantedOwner());
         }
-        return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(form, words, page), page);
+        if (!errors.hasErrors()) {
+            add(form, errors);
+        }
+        if (errors.hasErrors()) {
+            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(FormView.of(errors, words), words, page), page);
+        }
+        flash.addFlashAttribute("told", words.text("setup.device.added"));
+        return "redirect:/setup/devices";
     }
 
-    private static Optional<Device> read(TypedForm form) {
-        Optional<Device.Kind> kind = form.choice("kind", Device.Kind.class);
-        String host = form.text("host", 120);
-        int port = form.whole("port", 1, 65_535);
-        int unit = form.whole("unit", 1, 247);
-        int register = form.whole("register", 0, 65_535);
-        String[] owner = form.text("owner", 40).split(" ", 2);
-        if (kind.isEmpty() || !form.isSound() || owner.length < 2) {
-            return Optional.empty();
+    private void add(DeviceForm form, BindingResult errors) {
+        try {
+            devices.add(form.device());
+        } catch (DuplicateKeyException e) {
+            Faults.tell(errors, "register", "setup.device.fault.taken");
+        } catch (DataIntegrityViolationException e) {
+            Faults.tell(errors, "owner", "fault.choose");
         }
-        String wanted =
-                switch (kind.get()) {
-                    case CHARGER -> "charger";
-                    case TAG -> "battery";
-                    case AIR, CART -> "room";
-                };
-        if (!owner[0].equals(wanted)) {
-            form.fault("owner", "setup.device.fault.owner." + wanted);
-            return Optional.empty();
-        }
-        Long id = Long.valueOf(owner[1]);
-        return Optional.of(new Device(
-                0,
-                kind.get(),
-                host,
-                port,
-                new Address(unit, register),
-                wanted.equals("charger") ? id : null,
-                wanted.equals("battery") ? id : null,
-                wanted.equals("room") ? id : null,
-                ""));
     }
 
     @PostMapping("/setup/devices/{id}/remove")

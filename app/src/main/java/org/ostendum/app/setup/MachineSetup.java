@@ -4,31 +4,33 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
-import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.app.form.Adding;
+import org.ostendum.app.form.Constraints;
+import org.ostendum.app.form.Faults;
+import org.ostendum.app.form.FormView;
+import org.ostendum.app.form.Option;
 import org.ostendum.app.inventory.Machine;
 import org.ostendum.app.inventory.MachineKind;
 import org.ostendum.app.inventory.Machines;
 import org.ostendum.app.inventory.Rooms;
-import org.ostendum.app.page.Faults;
-import org.ostendum.app.page.NotFound;
-import org.ostendum.app.page.Option;
-import org.ostendum.app.page.TypedForm;
 import org.ostendum.app.words.Words;
-import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.validation.BindingResult;
+import org.springframework.validation.annotation.Validated;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** Machines and where they park. */
 @Controller
 class MachineSetup {
+    private static final Constraints CONSTRAINTS =
+            new Constraints(Map.of("machine_code_once", "code", "machine_slot", "slot"));
+
     private final Machines machines;
     private final Rooms rooms;
 
@@ -39,34 +41,19 @@ class MachineSetup {
 
     @GetMapping("/setup/machines")
     String list(Words words, Model page) {
-        return show(null, TypedForm.of(words), words, page);
+        return show(null, FormView.of(MachineForm.BLANK), words, page);
     }
 
-    @GetMapping("/setup/machines/{code}")
-    String one(@PathVariable String code, Words words, Model page) {
-        Machine machine = find(code);
-        TypedForm form = TypedForm.of(
-                words,
-                "code",
-                machine.code(),
-                "name",
-                machine.name(),
-                "kind",
-                machine.kind().name(),
-                "from",
-                Objects.toString(machine.weightFromKg(), ""),
-                "to",
-                Objects.toString(machine.weightToKg(), ""),
-                "volts",
-                Objects.toString(machine.volts(), ""),
-                "connector",
-                machine.connector(),
-                "slot",
-                Objects.toString(machine.slotId(), ""));
-        return show(machine, form, words, page);
+    @GetMapping("/setup/machines/{machine}")
+    String one(Machine machine, Words words, Model page) {
+        return show(machine, FormView.of(formOf(machine)), words, page);
     }
 
-    private String show(@Nullable Machine machine, TypedForm form, Words words, Model page) {
+    private MachineForm formOf(Machine machine) {
+        return MachineForm.of(machine, machines.version(machine.id()));
+    }
+
+    private String show(@Nullable Machine machine, FormView form, Words words, Model page) {
         page.addAttribute("place", "setup");
         page.addAttribute("machine", machine);
         page.addAttribute("form", form);
@@ -84,69 +71,56 @@ class MachineSetup {
     }
 
     @PostMapping("/setup/machines")
-    Object add(@RequestParam Map<String, String> typed, Words words, Model page, RedirectAttributes flash) {
-        return keep(null, typed, words, page, flash);
-    }
-
-    @PostMapping("/setup/machines/{code}")
-    Object change(
-            @PathVariable String code,
-            @RequestParam Map<String, String> typed,
+    Object add(
+            @Validated(Adding.class) @ModelAttribute("form") MachineForm form,
+            BindingResult errors,
             Words words,
             Model page,
             RedirectAttributes flash) {
-        typed.put("code", code);
-        return keep(find(code), typed, words, page, flash);
+        check(form, errors);
+        if (!errors.hasErrors()) {
+            CONSTRAINTS.keep(errors, () -> machines.add(form.machine(0, form.code())));
+        }
+        return done(null, form, errors, words, page, flash);
     }
 
-    private Object keep(
-            @Nullable Machine was, Map<String, String> typed, Words words, Model page, RedirectAttributes flash) {
-        TypedForm form = new TypedForm(typed, words);
-        Optional<Machine> read = read(form, was == null ? 0 : was.id());
-        if (read.isPresent() && form.isSound()) {
-            try {
-                if (was == null) {
-                    machines.add(read.get());
-                } else {
-                    machines.change(read.get());
+    @PostMapping("/setup/machines/{machine}")
+    Object change(
+            Machine machine,
+            @Validated @ModelAttribute("form") MachineForm form,
+            BindingResult errors,
+            Words words,
+            Model page,
+            RedirectAttributes flash) {
+        check(form, errors);
+        if (!errors.hasErrors()) {
+            CONSTRAINTS.keep(errors, () -> {
+                if (!machines.change(form.machine(machine.id(), machine.code()), form.version())) {
+                    FormView.clash(errors, formOf(machine));
                 }
-                flash.addFlashAttribute(
-                        "told", words.text("setup.kept", read.get().code()));
-                return "redirect:/setup/machines";
-            } catch (DuplicateKeyException e) {
-                boolean slot = String.valueOf(e.getMessage()).contains("machine_slot_once");
-                form.fault(slot ? "slot" : "code", slot ? "fault.slot.taken" : "fault.taken", form.get("code"));
-            }
+            });
         }
-        return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(was, form, words, page), page);
+        return done(machine, form, errors, words, page, flash);
     }
 
-    private static Optional<Machine> read(TypedForm form, long id) {
-        String code = form.code("code");
-        String name = form.text("name", 80);
-        Optional<MachineKind> kind = form.choice("kind", MachineKind.class);
-        OptionalInt from = form.wholeIfTyped("from", 1, 5000);
-        OptionalInt to = form.wholeIfTyped("to", 1, 5000);
-        if (from.isPresent() && to.isPresent() && from.getAsInt() > to.getAsInt()) {
-            form.fault("to", "fault.plate");
+    private static void check(@Nullable MachineForm form, BindingResult errors) {
+        if (form != null && form.isPlateUpsideDown()) {
+            Faults.tell(errors, "to", "fault.plate");
         }
-        OptionalInt volts = form.wholeIfTyped("volts", 2, 288);
-        String connector = form.textIfTyped("connector", 40);
-        Long slot = form.id("slot");
-        return kind.map(k -> new Machine(
-                id,
-                code,
-                name,
-                k,
-                from.isPresent() ? (Integer) from.getAsInt() : null,
-                to.isPresent() ? (Integer) to.getAsInt() : null,
-                volts.isPresent() ? (Integer) volts.getAsInt() : null,
-                connector,
-                slot,
-                null));
     }
 
-    private Machine find(String code) {
-        return machines.byCode(code).orElseThrow(() -> new NotFound("machine " + code));
+    private Object done(
+            @Nullable Machine machine,
+            @Nullable MachineForm form,
+            BindingResult errors,
+            Words words,
+            Model page,
+            RedirectAttributes flash) {
+        if (form == null || errors.hasErrors()) {
+            return Faults.page(
+                    HttpStatus.UNPROCESSABLE_CONTENT, show(machine, FormView.of(errors, words), words, page), page);
+        }
+        flash.addFlashAttribute("told", words.text("setup.kept", machine == null ? form.code() : machine.code()));
+        return "redirect:/setup/machines";
     }
 }

@@ -2,30 +2,33 @@ package org.ostendum.app.setup;
 
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.page.Faults;
+import org.ostendum.app.form.Adding;
+import org.ostendum.app.form.Constraints;
+import org.ostendum.app.form.Faults;
+import org.ostendum.app.form.FormView;
+import org.ostendum.app.form.Option;
 import org.ostendum.app.page.NotFound;
-import org.ostendum.app.page.Option;
-import org.ostendum.app.page.TypedForm;
 import org.ostendum.app.people.People;
 import org.ostendum.app.people.Person;
 import org.ostendum.app.people.Role;
 import org.ostendum.app.words.Words;
-import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.validation.BindingResult;
+import org.springframework.validation.annotation.Validated;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** People, their roles and passwords. */
 @Controller
 class PeopleSetup {
+    private static final Constraints CONSTRAINTS = new Constraints(Map.of("person_login_once", "login"));
     private static final int SHORTEST_PASSWORD = 10;
 
     private final People people;
@@ -38,26 +41,20 @@ class PeopleSetup {
 
     @GetMapping("/setup/people")
     String list(Words words, Model page) {
-        return show(null, TypedForm.of(words, "active", "true"), words, page);
+        return show(null, FormView.of(PersonForm.BLANK), words, page);
     }
 
     @GetMapping("/setup/people/{id}")
     String one(@PathVariable long id, Words words, Model page) {
         Person person = find(id);
-        TypedForm form = TypedForm.of(
-                words,
-                "login",
-                person.login(),
-                "name",
-                person.name(),
-                "role",
-                person.role().name(),
-                "active",
-                String.valueOf(person.active()));
-        return show(person, form, words, page);
+        return show(person, FormView.of(formOf(person)), words, page);
     }
 
-    private String show(@Nullable Person known, TypedForm form, Words words, Model page) {
+    private PersonForm formOf(Person person) {
+        return PersonForm.of(person, people.version(person.id()));
+    }
+
+    private String show(@Nullable Person known, FormView form, Words words, Model page) {
         page.addAttribute("place", "setup");
         page.addAttribute("known", known);
         page.addAttribute("form", form);
@@ -68,66 +65,84 @@ class PeopleSetup {
     }
 
     @PostMapping("/setup/people")
-    Object add(@RequestParam Map<String, String> typed, Words words, Model page, RedirectAttributes flash) {
-        TypedForm form = new TypedForm(typed, words);
-        String login = form.code("login");
-        String name = form.text("name", 80);
-        Optional<Role> role = form.choice("role", Role.class);
-        String password = password(form, true);
-        if (form.isSound() && role.isPresent()) {
-            try {
-                people.add(login, name, role.get(), Objects.requireNonNull(encoder.encode(password)));
-                return kept(name, words, flash);
-            } catch (DuplicateKeyException e) {
-                form.fault("login", "fault.taken", login);
-            }
+    Object add(
+            @Validated(Adding.class) @ModelAttribute("form") PersonForm form,
+            BindingResult errors,
+            Words words,
+            Model page,
+            RedirectAttributes flash) {
+        if (form != null && form.newPassword().length() < SHORTEST_PASSWORD) {
+            Faults.tell(errors, "password", "fault.password");
         }
-        return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(null, form, words, page), page);
+        if (!errors.hasErrors()) {
+            CONSTRAINTS.keep(
+                    errors,
+                    () -> people.add(
+                            form.login(), form.name(), Objects.requireNonNull(form.role()), hash(form.newPassword())));
+        }
+        return done(null, form, errors, words, page, flash);
     }
 
     @PostMapping("/setup/people/{id}")
     Object change(
             @PathVariable long id,
-            @RequestParam Map<String, String> typed,
+            @Validated @ModelAttribute("form") PersonForm form,
+            BindingResult errors,
             Words words,
             Model page,
             RedirectAttributes flash) {
         Person was = find(id);
-        typed.put("login", was.login());
-        TypedForm form = new TypedForm(typed, words);
-        String name = form.text("name", 80);
-        Optional<Role> role = form.choice("role", Role.class);
-        boolean active = form.get("active").equals("true");
-        String password = password(form, false);
-        if (role.isPresent() && isLastLead(was) && (role.get() != Role.LEAD || !active)) {
-            form.fault("role", "fault.last-lead");
+        check(was, form, errors);
+        if (!errors.hasErrors()) {
+            change(was, form, errors);
         }
-        if (!form.isSound() || role.isEmpty()) {
-            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(was, form, words, page), page);
-        }
-        people.change(id, name, role.get(), active);
-        if (!password.isEmpty()) {
-            people.changePassword(id, Objects.requireNonNull(encoder.encode(password)));
-        }
-        return kept(name, words, flash);
+        return done(was, form, errors, words, page, flash);
     }
 
-    private static String password(TypedForm form, boolean needed) {
-        String password = form.get("password");
-        if (password.length() < SHORTEST_PASSWORD && (needed || !password.isEmpty())) {
-            form.fault("password", "fault.password");
+    private void check(Person was, @Nullable PersonForm form, BindingResult errors) {
+        if (form == null) {
+            return;
         }
-        return password;
+        String password = form.newPassword();
+        if (!password.isEmpty() && password.length() < SHORTEST_PASSWORD) {
+            Faults.tell(errors, "password", "fault.password");
+        }
+        if (isLastLead(was) && (form.role() != Role.LEAD || !form.mayComeIn())) {
+            Faults.tell(errors, "role", "fault.last-lead");
+        }
+    }
+
+    private void change(Person was, PersonForm form, BindingResult errors) {
+        Role role = Objects.requireNonNull(form.role());
+        if (!people.change(was.id(), form.version(), form.name(), role, form.mayComeIn())) {
+            FormView.clash(errors, formOf(find(was.id())));
+        } else if (!form.newPassword().isEmpty()) {
+            people.changePassword(was.id(), hash(form.newPassword()));
+        }
+    }
+
+    private String hash(String password) {
+        return Objects.requireNonNull(encoder.encode(password));
+    }
+
+    private Object done(
+            @Nullable Person known,
+            @Nullable PersonForm form,
+            BindingResult errors,
+            Words words,
+            Model page,
+            RedirectAttributes flash) {
+        if (form == null || errors.hasErrors()) {
+            return Faults.page(
+                    HttpStatus.UNPROCESSABLE_CONTENT, show(known, FormView.of(errors, words), words, page), page);
+        }
+        flash.addFlashAttribute("told", words.text("setup.kept", form.name()));
+        return "redirect:/setup/people";
     }
 
     private boolean isLastLead(Person person) {
         return person.isLead()
                 && people.all().stream().filter(p -> p.isLead() && p.active()).count() <= 1;
-    }
-
-    private static String kept(String name, Words words, RedirectAttributes flash) {
-        flash.addFlashAttribute("told", words.text("setup.kept", name));
-        return "redirect:/setup/people";
     }
 
     private Person find(long id) {

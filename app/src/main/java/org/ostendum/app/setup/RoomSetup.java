@@ -2,33 +2,36 @@ package org.ostendum.app.setup;
 
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import java.util.OptionalInt;
+import java.util.Objects;
+import org.ostendum.app.form.Constraints;
+import org.ostendum.app.form.Faults;
+import org.ostendum.app.form.FormView;
+import org.ostendum.app.form.Option;
 import org.ostendum.app.inventory.RoomPlan;
-import org.ostendum.app.inventory.RoomPlan.Stand;
 import org.ostendum.app.inventory.RoomPlan.StandKind;
 import org.ostendum.app.inventory.Rooms;
-import org.ostendum.app.page.Faults;
-import org.ostendum.app.page.NotFound;
-import org.ostendum.app.page.Option;
-import org.ostendum.app.page.TypedForm;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.charger.ChargerSheet;
 import org.ostendum.core.quantity.Amperes;
-import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.ui.Model;
+import org.springframework.validation.BindingResult;
+import org.springframework.validation.annotation.Validated;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** Rooms, and stands with their slots and chargers. */
 @Controller
 class RoomSetup {
+    private static final Constraints ROOM = new Constraints(Map.of("room_code_once", "code"));
+    // The code of a stand is part of the codes of its chargers.
+    private static final Constraints STAND =
+            new Constraints(Map.of("stand_code_once", "code", "charger_code_once", "code"));
+
     private final Rooms rooms;
     private final TransactionTemplate transaction;
 
@@ -38,11 +41,11 @@ class RoomSetup {
     }
 
     @GetMapping("/setup/rooms")
-    String list(Words words, Model page) {
-        return showRooms(TypedForm.of(words), page);
+    String list(Model page) {
+        return showRooms(FormView.of(RoomForm.BLANK), page);
     }
 
-    private String showRooms(TypedForm form, Model page) {
+    private String showRooms(FormView form, Model page) {
         page.addAttribute("place", "setup");
         page.addAttribute("form", form);
         page.addAttribute("faults", form.faults());
@@ -51,30 +54,34 @@ class RoomSetup {
     }
 
     @PostMapping("/setup/rooms")
-    Object add(@RequestParam Map<String, String> typed, Words words, Model page, RedirectAttributes flash) {
-        TypedForm form = new TypedForm(typed, words);
-        String code = form.code("code");
-        String name = form.text("name", 80);
-        int width = form.whole("width", 100, 20_000);
-        int depth = form.whole("depth", 100, 20_000);
-        if (form.isSound()) {
-            try {
-                rooms.add(code, name, width, depth);
-                flash.addFlashAttribute("told", words.text("setup.kept", name));
-                return "redirect:/setup/rooms/" + code;
-            } catch (DuplicateKeyException e) {
-                form.fault("code", "fault.taken", code);
-            }
+    Object add(
+            @Validated @ModelAttribute("form") RoomForm form,
+            BindingResult errors,
+            Words words,
+            Model page,
+            RedirectAttributes flash) {
+        if (!errors.hasErrors()) {
+            ROOM.keep(
+                    errors,
+                    () -> rooms.add(
+                            form.code(),
+                            form.name(),
+                            Objects.requireNonNull(form.width()),
+                            Objects.requireNonNull(form.depth())));
         }
-        return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, showRooms(form, page), page);
+        if (errors.hasErrors()) {
+            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, showRooms(FormView.of(errors, words), page), page);
+        }
+        flash.addFlashAttribute("told", words.text("setup.kept", form.name()));
+        return "redirect:/setup/rooms/" + form.code();
     }
 
-    @GetMapping("/setup/rooms/{code}")
-    String one(@PathVariable String code, Words words, Model page) {
-        return showRoom(find(code), TypedForm.of(words, "slots", "6"), words, page);
+    @GetMapping("/setup/rooms/{room}")
+    String one(RoomPlan room, Words words, Model page) {
+        return showRoom(room, FormView.of(StandForm.BLANK), words, page);
     }
 
-    private static String showRoom(RoomPlan room, TypedForm form, Words words, Model page) {
+    private static String showRoom(RoomPlan room, FormView form, Words words, Model page) {
         page.addAttribute("place", "setup");
         page.addAttribute("room", room);
         page.addAttribute("form", form);
@@ -83,59 +90,48 @@ class RoomSetup {
         return "setup/room";
     }
 
-    @PostMapping("/setup/rooms/{code}")
+    @PostMapping("/setup/rooms/{room}")
     Object addStand(
-            @PathVariable String code,
-            @RequestParam Map<String, String> typed,
+            RoomPlan room,
+            @Validated @ModelAttribute("form") StandForm form,
+            BindingResult errors,
             Words words,
             Model page,
             RedirectAttributes flash) {
-        RoomPlan room = find(code);
-        TypedForm form = new TypedForm(typed, words);
-        int slots = form.whole("slots", 1, 60);
-        Optional<Stand> stand = stand(form, room);
-        OptionalInt amps = form.wholeIfTyped("amps", 1, 1000);
-        OptionalInt cells = amps.isPresent() ? OptionalInt.of(form.whole("cells", 1, 144)) : OptionalInt.empty();
-        if (form.isSound() && stand.isPresent()) {
-            try {
-                transaction.executeWithoutResult(status -> write(room, stand.get(), slots, amps, cells));
-                flash.addFlashAttribute(
-                        "told", words.text("setup.kept", stand.get().name()));
-                return "redirect:/setup/rooms/" + code;
-            } catch (DuplicateKeyException e) {
-                form.fault("code", "fault.taken", form.get("code"));
-            }
+        if (!errors.hasErrors()) {
+            checkFits(form, room, errors);
         }
-        return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, showRoom(room, form, words, page), page);
+        if (!errors.hasErrors()) {
+            STAND.keep(errors, () -> transaction.executeWithoutResult(status -> write(room, form)));
+        }
+        if (errors.hasErrors()) {
+            return Faults.page(
+                    HttpStatus.UNPROCESSABLE_CONTENT, showRoom(room, FormView.of(errors, words), words, page), page);
+        }
+        flash.addFlashAttribute("told", words.text("setup.kept", form.name()));
+        return "redirect:/setup/rooms/" + room.code();
     }
 
-    private void write(RoomPlan room, Stand stand, int slots, OptionalInt amps, OptionalInt cells) {
-        List<Long> ids = rooms.addStand(room.id(), stand, slots);
-        for (int i = 0; amps.isPresent() && i < ids.size(); i++) {
-            String chargerCode = "C" + stand.code() + (i + 1);
-            rooms.addCharger(
-                    ids.get(i), ChargerSheet.ofPlate(chargerCode, cells.orElseThrow(), new Amperes(amps.getAsInt())));
+    private static void checkFits(StandForm form, RoomPlan room, BindingResult errors) {
+        if (form.right() > room.widthCm()) {
+            Faults.tell(errors, "width", "fault.outside", form.right(), room.widthCm());
+        }
+        if (form.front() > room.depthCm()) {
+            Faults.tell(errors, "depth", "fault.outside", form.front(), room.depthCm());
+        }
+        if (form.amps() != null && form.cells() == null) {
+            Faults.tell(errors, "cells", "fault.blank");
         }
     }
 
-    private static Optional<Stand> stand(TypedForm form, RoomPlan room) {
-        String code = form.code("code");
-        String name = form.text("name", 60);
-        Optional<StandKind> kind = form.choice("kind", StandKind.class);
-        int x = form.whole("x", 0, room.widthCm());
-        int y = form.whole("y", 0, room.depthCm());
-        int width = form.whole("width", 30, room.widthCm());
-        int depth = form.whole("depth", 30, room.depthCm());
-        if (x + width > room.widthCm()) {
-            form.fault("width", "fault.outside", x + width, room.widthCm());
+    private void write(RoomPlan room, StandForm form) {
+        List<Long> slots = rooms.addStand(room.id(), form.stand(), Objects.requireNonNull(form.slots()));
+        if (form.amps() == null || form.cells() == null) {
+            return;
         }
-        if (y + depth > room.depthCm()) {
-            form.fault("depth", "fault.outside", y + depth, room.depthCm());
+        for (int i = 0; i < slots.size(); i++) {
+            String charger = "C" + form.code() + (i + 1);
+            rooms.addCharger(slots.get(i), ChargerSheet.ofPlate(charger, form.cells(), new Amperes(form.amps())));
         }
-        return kind.map(k -> new Stand(0, code, name, k, x, y, width, depth, List.of()));
-    }
-
-    private RoomPlan find(String code) {
-        return rooms.byCode(code).orElseThrow(() -> new NotFound("room " + code));
     }
 }

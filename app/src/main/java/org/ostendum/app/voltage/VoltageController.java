@@ -4,11 +4,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.form.Faults;
+import org.ostendum.app.form.TypedForm;
 import org.ostendum.app.inventory.Battery;
-import org.ostendum.app.page.Faults;
-import org.ostendum.app.page.NotFound;
-import org.ostendum.app.page.TypedForm;
 import org.ostendum.app.people.Person;
 import org.ostendum.app.state.ClosedRound;
 import org.ostendum.app.words.Words;
@@ -19,7 +17,6 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
@@ -32,17 +29,15 @@ class VoltageController {
     /** Not a state of its own: it is judged beside the gravities of a round. */
     private static final String ON_CHARGE = "ON_CHARGE";
 
-    private final Batteries batteries;
     private final VoltageViews views;
 
-    VoltageController(Batteries batteries, VoltageViews views) {
-        this.batteries = batteries;
+    VoltageController(VoltageViews views) {
         this.views = views;
     }
 
-    @GetMapping("/batteries/{code}/volts")
-    String volts(@PathVariable String code, Words words, Model page) {
-        return show(battery(code), TypedForm.of(words, "load", Load.REST.name()), page);
+    @GetMapping("/batteries/{battery}/volts")
+    String volts(Battery battery, Words words, Model page) {
+        return show(battery, TypedForm.of(words, "load", Load.REST.name()), page);
     }
 
     private String show(Battery battery, TypedForm form, Model page) {
@@ -60,15 +55,14 @@ class VoltageController {
         return "voltage/volts";
     }
 
-    @PostMapping("/batteries/{code}/volts")
+    @PostMapping("/batteries/{battery}/volts")
     Object keep(
-            @PathVariable String code,
+            Battery battery,
             @RequestParam Map<String, String> typed,
             Person person,
             Words words,
             Model page,
             RedirectAttributes flash) {
-        Battery battery = battery(code);
         TypedForm form = new TypedForm(typed, words);
         boolean onCharge = form.get("load").equals(ON_CHARGE);
         Load load = onCharge ? Load.REST : form.choice("load", Load.class).orElse(Load.REST);
@@ -111,9 +105,5 @@ class VoltageController {
             }
         }
         return byPlace;
-    }
-
-    private Battery battery(String code) {
-        return batteries.byCode(code).orElseThrow(() -> new NotFound("battery " + code));
     }
 }

@@ -6,16 +6,13 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.app.draw.BatteryDrawing;
 import org.ostendum.app.draw.BatteryPlotter;
 import org.ostendum.app.draw.Point;
-import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.StoredModel;
-import org.ostendum.app.page.NotFound;
 import org.ostendum.core.wiring.ElectricalMap;
 import org.ostendum.core.wiring.Post;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 
 /** The electrical map of a battery: two posts picked, the voltage between them and what a tool across them would do. */
@@ -24,11 +21,7 @@ class MapController {
     private static final double DRAWN_WIDTH = 840;
     private static final double DRAWN_HEIGHT = 480;
 
-    private final Batteries batteries;
-
-    MapController(Batteries batteries) {
-        this.batteries = batteries;
-    }
+    MapController() {}
 
     /**
      * A post to pick.
@@ -37,10 +30,8 @@ class MapController {
      */
     record Pick(Post post, Point at, boolean picked, String one, @Nullable String other) {}
 
-    @GetMapping("/batteries/{code}/map")
-    String map(
-            @PathVariable String code, @RequestParam @Nullable String a, @RequestParam @Nullable String b, Model page) {
-        Battery battery = batteries.byCode(code).orElseThrow(() -> new NotFound("battery " + code));
+    @GetMapping("/batteries/{battery}/map")
+    String map(Battery battery, @RequestParam @Nullable String a, @RequestParam @Nullable String b, Model page) {
         StoredModel type = battery.type();
         ElectricalMap map = new ElectricalMap(type.model());
         BatteryDrawing drawing =

@@ -22,7 +22,7 @@ public final class RoundSheet {
     private static final int WHOLE_ROUND = 0;
 
     private final int cells;
-    private final Map<Place, String> last = new HashMap<>();
+    private final Map<Place, SheetValue> last = new HashMap<>();
     private final Set<Integer> confirmed = new HashSet<>();
 
     private record Place(int cell, SheetField field) {}
@@ -38,9 +38,8 @@ public final class RoundSheet {
 
     private void enter(SheetEntry entry) {
         Place place = new Place(entry.cell(), entry.field());
-        String before = last.get(place);
         if (entry.field() == SheetField.GRAVITY) {
-            noteConfirmation(entry.cell(), before, entry.value());
+            noteConfirmation(entry.cell(), last.get(place), entry.value());
         }
         if (entry.value() == null) {
             last.remove(place);
@@ -50,10 +49,10 @@ public final class RoundSheet {
         }
     }
 
-    private void noteConfirmation(int cell, @Nullable String before, @Nullable String now) {
-        boolean same = before != null
-                && now != null
-                && Math.abs(Integer.parseInt(before) - Integer.parseInt(now)) <= SAME_WITHIN_POINTS;
+    private void noteConfirmation(int cell, @Nullable SheetValue before, @Nullable SheetValue now) {
+        boolean same = before instanceof SheetValue.Gravity first
+                && now instanceof SheetValue.Gravity second
+                && Math.abs(first.gravity().points() - second.gravity().points()) <= SAME_WITHIN_POINTS;
         if (same) {
             confirmed.add(cell);
         } else {
@@ -69,8 +68,13 @@ public final class RoundSheet {
         }
     }
 
-    public @Nullable String value(int cell, SheetField field) {
-        return last.get(new Place(cell, field));
+    private boolean has(int cell, SheetField field) {
+        return last.containsKey(new Place(cell, field));
+    }
+
+    /** @return the gravity of a cell as read, null when none was */
+    public @Nullable SpecificGravity gravity(int cell) {
+        return last.get(new Place(cell, SheetField.GRAVITY)) instanceof SheetValue.Gravity read ? read.gravity() : null;
     }
 
     /** @return the temperature of the whole round, null when not taken */
@@ -79,8 +83,19 @@ public final class RoundSheet {
     }
 
     private @Nullable Celsius celsius(int cell) {
-        String tenths = value(cell, SheetField.TEMPERATURE);
-        return tenths == null ? null : new Celsius(Integer.parseInt(tenths));
+        return last.get(new Place(cell, SheetField.TEMPERATURE)) instanceof SheetValue.Warm warm
+                ? warm.celsius()
+                : null;
+    }
+
+    private @Nullable Level level(int cell) {
+        return last.get(new Place(cell, SheetField.LEVEL)) instanceof SheetValue.Seen seen ? seen.level() : null;
+    }
+
+    private @Nullable Colour colour(int cell) {
+        return last.get(new Place(cell, SheetField.COLOUR)) instanceof SheetValue.Coloured coloured
+                ? coloured.colour()
+                : null;
     }
 
     /** @return readings of every cell on which anything was entered, in the order of the path */
@@ -97,31 +112,27 @@ public final class RoundSheet {
     private boolean isTouched(int cell) {
         return Arrays.stream(SheetField.values())
                 .filter(field -> field != SheetField.SKIPPED)
-                .anyMatch(field -> value(cell, field) != null);
+                .anyMatch(field -> has(cell, field));
     }
 
     private CellReading reading(int cell) {
-        String gravity = value(cell, SheetField.GRAVITY);
-        String level = value(cell, SheetField.LEVEL);
-        String colour = value(cell, SheetField.COLOUR);
         return new CellReading(
                 cell,
-                gravity == null ? null : SpecificGravity.ofPoints(Integer.parseInt(gravity)),
-                value(cell, SheetField.TOO_LOW) != null,
+                gravity(cell),
+                has(cell, SheetField.TOO_LOW),
                 confirmed.contains(cell),
                 celsius(cell),
                 null,
                 false,
-                level == null ? null : Level.valueOf(level),
-                colour == null ? null : Colour.valueOf(colour));
+                level(cell),
+                colour(cell));
     }
 
     /** @return cells that need no visit any more */
     public Set<Integer> done() {
         return IntStream.rangeClosed(1, cells)
-                .filter(cell -> value(cell, SheetField.GRAVITY) != null
-                        || value(cell, SheetField.TOO_LOW) != null
-                        || value(cell, SheetField.SKIPPED) != null)
+                .filter(cell ->
+                        has(cell, SheetField.GRAVITY) || has(cell, SheetField.TOO_LOW) || has(cell, SheetField.SKIPPED))
                 .boxed()
                 .collect(Collectors.toSet());
     }

@@ -1,5 +1,7 @@
 package org.ostendum.core.quantity;
 
+import java.math.BigDecimal;
+
 /**
  * Specific gravity of electrolyte as read on the hydrometer, not corrected for temperature.
  *
@@ -24,6 +26,11 @@ public record SpecificGravity(int points) implements Comparable<SpecificGravity>
     /** @return whether {@link #ofPoints(int)} would take this number of thousandths */
     public static boolean isPossible(int points) {
         return points >= LEAST_POINTS && points <= MOST_POINTS;
+    }
+
+    /** "1.265": read in every form of typing. */
+    public String decimal() {
+        return BigDecimal.valueOf(points, 3).toPlainString();
     }
 
     @Override

@@ -8,10 +8,12 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.SpecificGravity;
 
 class EntryTest {
@@ -69,16 +71,19 @@ class EntryTest {
         return new RoundSheet(6, List.of(entries));
     }
 
-    private static SheetEntry gravity(int cell, String points) {
-        return new SheetEntry(cell, SheetField.GRAVITY, points);
+    private static SheetEntry gravity(int cell, @Nullable String points) {
+        return new SheetEntry(
+                cell,
+                SheetField.GRAVITY,
+                points == null ? null : new SheetValue.Gravity(SpecificGravity.ofPoints(Integer.parseInt(points))));
     }
 
     @Test
     void theLastWordOnACellCounts() {
         RoundSheet sheet = sheet(
                 gravity(1, "1265"),
-                new SheetEntry(1, SheetField.TOO_LOW, "true"),
-                new SheetEntry(2, SheetField.SKIPPED, "true"),
+                SheetEntry.of(1, new SheetValue.TooLow()),
+                SheetEntry.of(2, new SheetValue.Skipped()),
                 gravity(2, "1270"),
                 gravity(3, "1280"),
                 gravity(3, null));
@@ -107,10 +112,10 @@ class EntryTest {
     @Test
     void temperatureMayBeOneForAllOrTheCellsOwn() {
         RoundSheet sheet = sheet(
-                new SheetEntry(0, SheetField.TEMPERATURE, "240"),
+                SheetEntry.of(0, new SheetValue.Warm(Celsius.of(24))),
                 gravity(1, "1265"),
                 gravity(2, "1265"),
-                new SheetEntry(2, SheetField.TEMPERATURE, "300"));
+                SheetEntry.of(2, new SheetValue.Warm(Celsius.of(30))));
         Round round = sheet.round(Instant.EPOCH, RoundState.FULL_CHARGE);
         assertThat(round.readings())
                 .extracting(r -> round.temperatureOf(r).degrees())

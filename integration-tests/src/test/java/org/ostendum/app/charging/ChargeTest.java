@@ -88,7 +88,7 @@ class ChargeTest extends ApplicationTest {
         String path = "/batteries/P-1/charge";
         assertThat(tom.page(path)).contains("Nothing has been read yet", "Not full yet");
         int cells = battery.type().model().cells();
-        assertThat(tom.send(path, "volts", String.valueOf(2.4 * cells), "amps", "30", "celsius", "28")
+        assertThat(tom.send(path, "volts", String.valueOf(24 * cells / 10.0), "amps", "30", "celsius", "28")
                         .getStatus())
                 .isEqualTo(302);
         assertThat(tom.send(path, "pilot", "240", "celsius", "28").getStatus()).isEqualTo(302);
@@ -105,7 +105,7 @@ class ChargeTest extends ApplicationTest {
         String path = "/batteries/P-2/charge";
         MockHttpServletResponse answer = tom.send(path, "volts", "255", "amps", "12", "pilot", "9", "celsius", "");
         assertThat(answer.getStatus()).isEqualTo(422);
-        assertThat(answer.getContentAsString()).contains("“255” is outside", "“9” is no gravity", "value=\"12\"");
+        assertThat(answer.getContentAsString()).contains("“255” is outside", "“9” was not understood", "value=\"12\"");
         assertThat(tom.send(path, "pilot", "240").getContentAsString()).contains("needs its temperature");
         assertThat(tom.send(path).getContentAsString()).contains("Type what was read");
         assertThat(tom.send("/batteries/T-09/charge/end", "reason", "why not").getStatus())

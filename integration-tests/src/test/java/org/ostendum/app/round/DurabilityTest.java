@@ -14,7 +14,9 @@ import org.jooq.impl.DSL;
 import org.junit.jupiter.api.Test;
 import org.ostendum.app.support.MariaDbServer;
 import org.ostendum.core.measure.RoundState;
-import org.ostendum.core.measure.SheetField;
+import org.ostendum.core.measure.SheetEntry;
+import org.ostendum.core.measure.SheetValue;
+import org.ostendum.core.quantity.SpecificGravity;
 
 class DurabilityTest {
     /** Values shown as kept outlive a database killed in the middle of the round. */
@@ -36,7 +38,7 @@ class DurabilityTest {
                 OpenRounds rounds = new OpenRounds(DSL.using(connection, SQLDialect.MARIADB), Clock.systemUTC());
                 OpenRound open = rounds.byId(roundId).orElseThrow();
                 assertThat(open.sheet(18).cellsRead()).isEqualTo(17);
-                assertThat(open.sheet(18).value(17, SheetField.GRAVITY)).isEqualTo("1217");
+                assertThat(open.sheet(18).gravity(17)).isEqualTo(SpecificGravity.ofPoints(1217));
             }
         } finally {
             server.kill();
@@ -55,7 +57,10 @@ class DurabilityTest {
         long roundId = rounds.of(1).orElseThrow().id();
         for (int cell : List.of(1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17)) {
             rounds.keep(
-                    roundId, UUID.randomUUID().toString(), cell, SheetField.GRAVITY, String.valueOf(1200 + cell), 1);
+                    roundId,
+                    UUID.randomUUID().toString(),
+                    SheetEntry.of(cell, new SheetValue.Gravity(SpecificGravity.ofPoints(1200 + cell))),
+                    1);
         }
         return roundId;
     }

@@ -10,6 +10,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
+import org.jsoup.Jsoup;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -20,6 +21,7 @@ import org.ostendum.app.ledger.EntryKind;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.rules.RuleChanges;
 import org.ostendum.app.support.ApplicationTest;
+import org.ostendum.app.support.AsPerson;
 import org.ostendum.core.battery.GravityMarks;
 import org.ostendum.core.life.Prices;
 import org.ostendum.core.rulebook.RuleKey;
@@ -29,6 +31,8 @@ import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 
 class SetupTest extends ApplicationTest {
+    private static final String VERSIONED = "/setup/(batteries|models|machines|people|chargers)/.+";
+
     @Autowired
     private MockMvc mvc;
 
@@ -50,7 +54,16 @@ class SetupTest extends ApplicationTest {
         for (int i = 0; i < namesAndValues.length; i += 2) {
             request.param(namesAndValues[i], namesAndValues[i + 1]);
         }
+        if (path.matches(VERSIONED) && !List.of(namesAndValues).contains("version")) {
+            request.param("version", versionOf(path));
+        }
         return mvc.perform(request).andReturn().getResponse();
+    }
+
+    private String versionOf(String path) throws Exception {
+        return Jsoup.parse(AsPerson.maud(mvc).page(path))
+                .selectXpath("//input[@name='version']")
+                .attr("value");
     }
 
     private String model() {
@@ -126,7 +139,7 @@ class SetupTest extends ApplicationTest {
         "serial, '', Write something",
         "model, '', Choose one",
         "made, yesterday, no date",
-        "inService, 2999-01-01, lies ahead",
+        "inService, 2098-01-01, lies ahead",
         "inService, 2020-01-01, before it was made"
     })
     void aFaultIsToldBesideItsFieldAndNothingTypedIsLost(String field, String value, String told) throws Exception {
@@ -159,12 +172,12 @@ class SetupTest extends ApplicationTest {
     @CsvSource({
         "layout, 1 2 2, stands there twice",
         "layout, 1 2 4, is missing",
-        "case, 5, not known",
+        "cellsPerCase, 5, not known",
         "fullTo, 1270, must rise",
         "capacity, lots, is no number",
         "empty, 900, outside what is possible",
-        "priceNew, 4000, is no number",
-        "coreCredit, 12, is no number"
+        "priceNew, 4000, All four prices",
+        "coreCredit, 12, All four prices"
     })
     void aModelsSheetIsChecked(String field, String value, String told) throws Exception {
         var typed = new LinkedHashMap<String, String>(Map.ofEntries(
@@ -172,7 +185,7 @@ class SetupTest extends ApplicationTest {
                 Map.entry("maker", "Corvane"),
                 Map.entry("kind", "FLOODED"),
                 Map.entry("duty", "MOTIVE"),
-                Map.entry("case", "1"),
+                Map.entry("cellsPerCase", "1"),
                 Map.entry("layout", "1 2 3/6 5 4"),
                 Map.entry("capacity", "300"),
                 Map.entry("rate", "6"),
@@ -218,7 +231,7 @@ class SetupTest extends ApplicationTest {
                 was.model().kind().name(),
                 "duty",
                 was.model().duty().name(),
-                "case",
+                "cellsPerCase",
                 "1",
                 "layout",
                 was.model().layout().text(),
@@ -256,6 +269,26 @@ class SetupTest extends ApplicationTest {
                 lead,
                 "lifeCycles",
                 cycles);
+    }
+
+    @Test
+    void whatTwoLeadsChangeAtOnceIsToldAndNotLost() throws Exception {
+        String path = "/setup/machines/C4";
+        String shown = versionOf(path);
+        String[] first = {"name", "Golf car of the first", "kind", "GOLF_CAR", "volts", "48", "version", shown};
+        String[] second = {"name", "Golf car of the second", "kind", "GOLF_CAR", "volts", "36", "version", shown};
+        assertThat(send(path, first).getStatus()).isEqualTo(302);
+        MockHttpServletResponse clash = send(path, second);
+        assertThat(clash.getStatus()).isEqualTo(422);
+        var page = Jsoup.parse(clash.getContentAsString());
+        assertThat(page.select("#name").val()).isEqualTo("Golf car of the second");
+        assertThat(page.text()).contains("Somebody else has changed this", "“Golf car of the first”", "“48”");
+
+        String now = page.selectXpath("//input[@name='version']").attr("value");
+        assertThat(send(path, "name", "Golf car of the second", "kind", "GOLF_CAR", "volts", "36", "version", now)
+                        .getStatus())
+                .isEqualTo(302);
+        assertThat(AsPerson.maud(mvc).page(path)).contains("Golf car of the second");
     }
 
     @Test

@@ -1,4 +1,4 @@
-package org.ostendum.app.page;
+package org.ostendum.app.form;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -6,6 +6,8 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.app.words.Words;
 import org.springframework.http.HttpStatus;
 import org.springframework.ui.Model;
+import org.springframework.validation.BindingResult;
+import org.springframework.validation.FieldError;
 import org.springframework.web.servlet.ModelAndView;
 
 /** What is wrong with a form, by field, in words that name the value, what is allowed and a remedy. */
@@ -45,6 +47,12 @@ public record Faults(Map<String, String> byField) {
         public Faults found() {
             return new Faults(new LinkedHashMap<>(byField));
         }
+    }
+
+    /** Says what is wrong with a field of a bound form, also of one that could not be bound in all its fields. */
+    public static void tell(BindingResult form, String field, String key, Object... arguments) {
+        form.addError(new FieldError(
+                form.getObjectName(), field, form.getFieldValue(field), false, new String[] {key}, arguments, null));
     }
 
     /** The page again, with everything typed still in it, under a status that says it was not taken. */

@@ -1,7 +1,7 @@
-package org.ostendum.app.page;
+package org.ostendum.app.form;
 
+import java.math.BigDecimal;
 import java.time.LocalDate;
-import java.time.format.DateTimeParseException;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Map;
@@ -45,6 +45,11 @@ public final class TypedForm {
         faults.add(field, key, arguments);
     }
 
+    /** The same with the sentence already made. */
+    void say(String field, String sentence) {
+        faults.say(field, sentence);
+    }
+
     /** A text of 1 to {@code most} characters. */
     public String text(String field, int most) {
         String text = get(field);
@@ -72,15 +77,14 @@ public final class TypedForm {
 
     /** A decimal number in a range, both ends included. */
     public double number(String field, double least, double most) {
-        String text = get(field).replace(',', '.');
-        try {
-            double number = Double.parseDouble(text);
-            if (number >= least && number <= most) {
-                return number;
-            }
-            fault(field, "fault.range", get(field), plain(least), plain(most));
-        } catch (NumberFormatException e) {
-            fault(field, "fault.number", get(field), plain(least), plain(most));
+        String text = get(field);
+        Optional<Double> number = PlainNumber.parse(text).map(BigDecimal::doubleValue);
+        if (number.isEmpty()) {
+            fault(field, "fault.number", Typed.shortened(text), PlainNumber.say(least), PlainNumber.say(most));
+        } else if (number.get() >= least && number.get() <= most) {
+            return number.get();
+        } else {
+            fault(field, "fault.range", text, PlainNumber.say(least), PlainNumber.say(most));
         }
         return least;
     }
@@ -89,7 +93,7 @@ public final class TypedForm {
     public int whole(String field, int least, int most) {
         double number = number(field, least, most);
         if (number != Math.rint(number)) {
-            fault(field, "fault.number", get(field), plain(least), plain(most));
+            fault(field, "fault.number", get(field), PlainNumber.say(least), PlainNumber.say(most));
         }
         return (int) number;
     }
@@ -110,12 +114,11 @@ public final class TypedForm {
     /** A day, gone or to come, null when none was typed. */
     public @Nullable LocalDate anyDay(String field) {
         String text = get(field);
-        try {
-            return text.isEmpty() ? null : LocalDate.parse(text);
-        } catch (DateTimeParseException e) {
-            fault(field, "fault.date", text);
-            return null;
+        Optional<LocalDate> day = PlainDay.parse(text);
+        if (day.isEmpty() && !text.isEmpty()) {
+            fault(field, "fault.date", Typed.shortened(text));
         }
+        return day.orElse(null);
     }
 
     public <E extends Enum<E>> Optional<E> choice(String field, Class<E> kind) {
@@ -136,9 +139,5 @@ public final class TypedForm {
             fault(field, "fault.choose");
             return null;
         }
-    }
-
-    private static String plain(double number) {
-        return number == Math.rint(number) ? String.valueOf((long) number) : String.valueOf(number);
     }
 }

@@ -1,4 +1,4 @@
-package org.ostendum.app.page;
+package org.ostendum.app.form;
 
 import java.util.Arrays;
 import java.util.List;

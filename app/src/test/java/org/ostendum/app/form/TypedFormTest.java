@@ -1,4 +1,4 @@
-package org.ostendum.app.page;
+package org.ostendum.app.form;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -39,7 +39,7 @@ class TypedFormTest {
         "10.1, outside what is possible: 0 to 10",
         "-1, outside what is possible: 0 to 10",
         "ten, is no number. Allowed is 0 to 10",
-        "NaN, outside what is possible",
+        "NaN, is no number. Allowed is 0 to 10",
         "'', is no number",
         "4 5, is no number",
     })
