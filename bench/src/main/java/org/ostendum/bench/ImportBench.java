@@ -16,7 +16,7 @@ import java.util.Base64;
 import java.util.Random;
 import org.ostendum.app.Ostendum;
 import org.ostendum.app.people.People;
-import org.ostendum.app.people.Role;
+import org.ostendum.core.people.Role;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.JdbcTemplate;

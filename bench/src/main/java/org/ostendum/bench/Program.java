@@ -5,7 +5,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import org.ostendum.app.people.People;
-import org.ostendum.app.people.Role;
+import org.ostendum.core.people.Role;
 import org.ostendum.app.security.TokenHash;
 import org.ostendum.app.security.Tokens;
 import org.springframework.context.ConfigurableApplicationContext;

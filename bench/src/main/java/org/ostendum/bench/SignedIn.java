@@ -12,7 +12,7 @@ import java.time.ZoneOffset;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.ostendum.app.people.People;
-import org.ostendum.app.people.Role;
+import org.ostendum.core.people.Role;
 import org.ostendum.app.people.Trainings;
 import org.ostendum.core.safety.Training;
 import org.springframework.context.ConfigurableApplicationContext;

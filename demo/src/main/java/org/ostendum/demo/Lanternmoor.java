@@ -4,10 +4,10 @@ import java.time.Duration;
 import java.util.List;
 import java.util.stream.IntStream;
 import org.ostendum.app.inventory.MachineKind;
-import org.ostendum.app.inventory.RoomPlan.Stand;
-import org.ostendum.app.inventory.RoomPlan.StandKind;
-import org.ostendum.app.people.Role;
 import org.ostendum.core.measure.Colour;
+import org.ostendum.core.people.Role;
+import org.ostendum.core.room.RoomPlan.Stand;
+import org.ostendum.core.room.RoomPlan.StandKind;
 import org.ostendum.demo.records.Habits;
 import org.ostendum.demo.records.Story;
 

@@ -1,7 +1,7 @@
 package org.ostendum.app.alarm;
 
-import org.ostendum.app.people.Person;
 import org.ostendum.app.words.Words;
+import org.ostendum.core.people.Person;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;

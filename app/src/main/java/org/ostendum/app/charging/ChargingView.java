@@ -7,7 +7,6 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.draw.GasDrawing;
 import org.ostendum.app.inventory.Battery;
-import org.ostendum.app.inventory.RoomPlan;
 import org.ostendum.core.charge.TimeToFull;
 import org.ostendum.core.charger.Mismatch;
 import org.ostendum.core.device.AirStatus;
@@ -16,6 +15,7 @@ import org.ostendum.core.equalise.EqualiseProposal;
 import org.ostendum.core.event.ChargeKind;
 import org.ostendum.core.gas.Gassing;
 import org.ostendum.core.quantity.Celsius;
+import org.ostendum.core.room.RoomPlan;
 
 /**
  * What the charging screen shows.

@@ -8,7 +8,6 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.charging.ChargingView.Running;
 import org.ostendum.app.device.DeviceStatuses;
-import org.ostendum.app.inventory.RoomPlan;
 import org.ostendum.app.inventory.Rooms;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.battery.BatteryModel;
@@ -19,6 +18,7 @@ import org.ostendum.core.gas.Gassing;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CubicMetres;
+import org.ostendum.core.room.RoomPlan;
 import org.springframework.stereotype.Service;
 
 /** The hydrogen of each room over the hours to come: from what the sensor says now, or from nothing where none is heard. */

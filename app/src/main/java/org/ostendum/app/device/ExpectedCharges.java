@@ -5,7 +5,6 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.app.charge.ChargeRun;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
-import org.ostendum.app.inventory.RoomPlan;
 import org.ostendum.app.inventory.Rooms;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.state.BatteryStates;
@@ -16,6 +15,7 @@ import org.ostendum.core.charger.ChargerSheet;
 import org.ostendum.core.commission.InitialChargePlan;
 import org.ostendum.core.event.ChargeKind;
 import org.ostendum.core.quantity.Amperes;
+import org.ostendum.core.room.RoomPlan;
 import org.ostendum.core.rulebook.Rules;
 import org.springframework.stereotype.Service;
 

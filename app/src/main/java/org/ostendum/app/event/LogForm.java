@@ -2,7 +2,7 @@ package org.ostendum.app.event;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.ledger.EntryKind;
+import org.ostendum.core.event.EntryKind;
 
 /**
  * What was done, as typed.

@@ -5,7 +5,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import org.ostendum.app.api.ApiProblem;
 import org.ostendum.app.exchange.ImportFiles.Kind;
-import org.ostendum.app.people.Person;
+import org.ostendum.core.people.Person;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;

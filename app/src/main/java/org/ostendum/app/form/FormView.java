@@ -44,8 +44,11 @@ public final class FormView {
                 : told;
     }
 
-    /** What stands in the field, empty for nothing. */
+    /** What stands in the field, empty for nothing and for a field of another form of the page. */
     public String get(String field) {
+        if (result.getFieldType(field) == null && !result.hasFieldErrors(field)) {
+            return "";
+        }
         FieldError refused = result.getFieldError(field);
         return text(refused == null ? result.getFieldValue(field) : refused.getRejectedValue());
     }

@@ -1,16 +1,16 @@
 package org.ostendum.app.form;
 
 import java.math.BigDecimal;
-import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
-import org.jspecify.annotations.Nullable;
 import org.ostendum.app.words.Words;
 
-/** A form as typed, and what is wrong with it. Whatever is refused, everything typed is still here to be shown again. */
+/**
+ * Fields that only a battery, a procedure or a sum names, as typed, and what is wrong with them; a form whose fields are
+ * always the same is a record that is bound. Whatever is refused, everything typed is still here to be shown again.
+ */
 public final class TypedForm {
     private final Map<String, String> typed;
     private final Faults.Finder faults;
@@ -50,31 +50,6 @@ public final class TypedForm {
         faults.say(field, sentence);
     }
 
-    /** A text of 1 to {@code most} characters. */
-    public String text(String field, int most) {
-        String text = get(field);
-        if (text.isEmpty()) {
-            fault(field, "fault.blank");
-        } else if (text.length() > most) {
-            fault(field, "fault.length", text.substring(0, Math.min(20, most)) + "…", most);
-        }
-        return text;
-    }
-
-    /** A text of at most {@code most} characters, empty where nothing was typed. */
-    public String textIfTyped(String field, int most) {
-        return get(field).isEmpty() ? "" : text(field, most);
-    }
-
-    /** A code that can stand in an address: letters, digits and hyphens, at most 20. */
-    public String code(String field) {
-        String code = text(field, 60);
-        if (!code.isEmpty() && !code.matches("[A-Za-z0-9-]{1,20}")) {
-            fault(field, "fault.code", code);
-        }
-        return code;
-    }
-
     /** A decimal number in a range, both ends included. */
     public double number(String field, double least, double most) {
         String text = get(field);
@@ -98,29 +73,6 @@ public final class TypedForm {
         return (int) number;
     }
 
-    public OptionalInt wholeIfTyped(String field, int least, int most) {
-        return get(field).isEmpty() ? OptionalInt.empty() : OptionalInt.of(whole(field, least, most));
-    }
-
-    /** A day that has come, null when none was typed. */
-    public @Nullable LocalDate day(String field, LocalDate today) {
-        LocalDate day = anyDay(field);
-        if (day != null && day.isAfter(today)) {
-            fault(field, "fault.date.future", get(field));
-        }
-        return day;
-    }
-
-    /** A day, gone or to come, null when none was typed. */
-    public @Nullable LocalDate anyDay(String field) {
-        String text = get(field);
-        Optional<LocalDate> day = PlainDay.parse(text);
-        if (day.isEmpty() && !text.isEmpty()) {
-            fault(field, "fault.date", Typed.shortened(text));
-        }
-        return day.orElse(null);
-    }
-
     public <E extends Enum<E>> Optional<E> choice(String field, Class<E> kind) {
         Optional<E> chosen = Arrays.stream(kind.getEnumConstants())
                 .filter(value -> value.name().equals(get(field)))
@@ -129,15 +81,5 @@ public final class TypedForm {
             fault(field, "fault.choose");
         }
         return chosen;
-    }
-
-    /** An id chosen from a list, null when none was. */
-    public @Nullable Long id(String field) {
-        try {
-            return get(field).isEmpty() ? null : Long.valueOf(get(field));
-        } catch (NumberFormatException e) {
-            fault(field, "fault.choose");
-            return null;
-        }
     }
 }

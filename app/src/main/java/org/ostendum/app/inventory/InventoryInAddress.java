@@ -1,6 +1,7 @@
 package org.ostendum.app.inventory;
 
 import org.ostendum.app.page.Named;
+import org.ostendum.core.room.RoomPlan;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 

@@ -15,12 +15,13 @@ import java.util.Optional;
 import org.jooq.DSLContext;
 import org.jooq.Record;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.inventory.RoomPlan.Charger;
-import org.ostendum.app.inventory.RoomPlan.ParkedMachine;
-import org.ostendum.app.inventory.RoomPlan.Slot;
-import org.ostendum.app.inventory.RoomPlan.Stand;
-import org.ostendum.app.inventory.RoomPlan.StandKind;
 import org.ostendum.core.charger.ChargerSheet;
+import org.ostendum.core.room.RoomPlan;
+import org.ostendum.core.room.RoomPlan.Charger;
+import org.ostendum.core.room.RoomPlan.ParkedMachine;
+import org.ostendum.core.room.RoomPlan.Slot;
+import org.ostendum.core.room.RoomPlan.Stand;
+import org.ostendum.core.room.RoomPlan.StandKind;
 import org.springframework.stereotype.Repository;
 
 /** The rooms of the site, their stands, slots and chargers. */

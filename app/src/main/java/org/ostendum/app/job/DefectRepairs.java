@@ -4,12 +4,12 @@ import java.util.List;
 import java.util.Optional;
 import org.ostendum.app.defect.Defects;
 import org.ostendum.app.inventory.Batteries;
-import org.ostendum.app.ledger.EntryKind;
 import org.ostendum.app.ledger.NewEntry;
-import org.ostendum.app.people.Person;
 import org.ostendum.app.state.BatteryRecord;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.event.BatteryEvent.DefectRighted;
+import org.ostendum.core.event.EntryKind;
+import org.ostendum.core.people.Person;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 

@@ -1,23 +1,21 @@
 package org.ostendum.app.job;
 
-import java.time.LocalDate;
-import java.time.ZoneId;
-import java.util.HashMap;
-import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.form.Faults;
-import org.ostendum.app.form.TypedForm;
-import org.ostendum.app.people.Person;
+import org.ostendum.app.form.FormView;
 import org.ostendum.app.safety.Incidents;
 import org.ostendum.app.safety.Incidents.Incident;
-import org.ostendum.app.safety.Incidents.Report;
 import org.ostendum.app.words.Words;
+import org.ostendum.core.people.Person;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.validation.BeanPropertyBindingResult;
+import org.springframework.validation.BindingResult;
+import org.springframework.validation.annotation.Validated;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
@@ -25,35 +23,19 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 /** The report that a spill leaves to be written, and the lead's review that closes it. */
 @Controller
 class ReportController {
-    private static final int LONGEST = 1000;
-
     private final Incidents incidents;
-    private final ZoneId zone;
 
-    ReportController(Incidents incidents, ZoneId zone) {
+    ReportController(Incidents incidents) {
         this.incidents = incidents;
-        this.zone = zone;
     }
 
     @GetMapping("/jobs/{job}/report")
-    String report(Job job, Words words, Model page) {
+    String report(Job job, Model page) {
         Optional<Incident> known = incidents.ofJob(job.id());
-        return show(job, known.orElse(null), new TypedForm(told(known), words), page);
+        return show(job, known.orElse(null), FormView.of(ReportForm.of(known.orElse(null), null)), page);
     }
 
-    /** What a report on record says, for the form. */
-    private static Map<String, String> told(Optional<Incident> known) {
-        Map<String, String> told = new HashMap<>();
-        known.ifPresent(i -> {
-            told.put("cause", i.cause());
-            told.put("corrective", i.corrective());
-            told.put("prevention", i.prevention());
-            told.put("kit", Objects.toString(i.kitRefilledOn(), ""));
-        });
-        return told;
-    }
-
-    private String show(Job job, @Nullable Incident incident, TypedForm form, Model page) {
+    private String show(Job job, @Nullable Incident incident, FormView form, Model page) {
         page.addAttribute("place", "jobs");
         page.addAttribute("job", job);
         page.addAttribute("incident", incident);
@@ -65,25 +47,21 @@ class ReportController {
     @PostMapping("/jobs/{job}/report")
     Object write(
             Job job,
-            @RequestParam Map<String, String> typed,
+            @Validated @ModelAttribute("form") ReportForm form,
+            BindingResult errors,
             Person person,
             Words words,
             Model page,
             RedirectAttributes flash) {
-        Optional<Incident> known = incidents.ofJob(job.id());
-        TypedForm form = new TypedForm(typed, words);
-        Report report = new Report(
-                form.text("cause", LONGEST),
-                form.text("corrective", LONGEST),
-                form.text("prevention", LONGEST),
-                form.day("kit", LocalDate.ofInstant(words.now(), zone)));
-        if (known.isPresent() && !known.get().isOpen()) {
-            form.fault("cause", "report.fault.closed");
+        @Nullable Incident known = incidents.ofJob(job.id()).orElse(null);
+        if (known != null && !known.isOpen()) {
+            Faults.tell(errors, "cause", "report.fault.closed");
         }
-        if (!form.isSound()) {
-            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(job, known.orElse(null), form, page), page);
+        if (errors.hasErrors()) {
+            return Faults.page(
+                    HttpStatus.UNPROCESSABLE_CONTENT, show(job, known, FormView.of(errors, words), page), page);
         }
-        incidents.write(job.id(), report, person.id());
+        incidents.write(job.id(), form.report(), person.id());
         flash.addFlashAttribute("told", words.text("report.kept"));
         return "redirect:/jobs/" + job.id() + "/report";
     }
@@ -91,22 +69,23 @@ class ReportController {
     @PostMapping("/jobs/{job}/review")
     Object review(
             Job job,
-            @RequestParam Map<String, String> typed,
+            @RequestParam(defaultValue = "") String review,
             Person person,
             Words words,
             Model page,
             RedirectAttributes flash) {
-        typed.putAll(told(incidents.ofJob(job.id())));
-        TypedForm form = new TypedForm(typed, words);
-        String review = form.text("review", LONGEST);
-        if (form.isSound() && !incidents.close(job.id(), review, person.id())) {
-            form.fault("review", "report.fault.kit");
+        @Nullable Incident known = incidents.ofJob(job.id()).orElse(null);
+        BindingResult errors = new BeanPropertyBindingResult(ReportForm.of(known, review), "form");
+        if (review.isEmpty()) {
+            Faults.tell(errors, "review", "fault.blank");
+        } else if (review.length() > ReportForm.LONGEST) {
+            Faults.tell(errors, "review", "report.fault.long", ReportForm.LONGEST);
+        } else if (!incidents.close(job.id(), review, person.id())) {
+            Faults.tell(errors, "review", "report.fault.kit");
         }
-        if (!form.isSound()) {
+        if (errors.hasErrors()) {
             return Faults.page(
-                    HttpStatus.UNPROCESSABLE_CONTENT,
-                    show(job, incidents.ofJob(job.id()).orElse(null), form, page),
-                    page);
+                    HttpStatus.UNPROCESSABLE_CONTENT, show(job, known, FormView.of(errors, words), page), page);
         }
         flash.addFlashAttribute("told", words.text("report.closed"));
         return "redirect:/jobs/" + job.id() + "/report";

@@ -29,6 +29,7 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.app.db.ManyRows;
 import org.ostendum.app.db.jooq.tables.records.LedgerEntryRecord;
 import org.ostendum.core.event.BatteryEvent;
+import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.event.EventLog;
 import org.ostendum.core.life.Cycles;
 import org.springframework.stereotype.Repository;

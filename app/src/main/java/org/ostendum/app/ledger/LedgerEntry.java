@@ -3,6 +3,7 @@ package org.ostendum.app.ledger;
 import java.math.BigDecimal;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.event.EntryKind;
 
 /**
  * A line of a battery's ledger.

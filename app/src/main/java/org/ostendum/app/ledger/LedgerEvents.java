@@ -19,6 +19,7 @@ import org.ostendum.core.event.BatteryEvent.Fill;
 import org.ostendum.core.event.BatteryEvent.Watered;
 import org.ostendum.core.event.ChargeKind;
 import org.ostendum.core.event.Ending;
+import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.event.FullSign;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.quantity.Celsius;

@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.db.Payload;
+import org.ostendum.core.event.EntryKind;
 
 /**
  * A line to be written into a battery's ledger.

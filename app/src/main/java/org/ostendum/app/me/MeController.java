@@ -1,10 +1,10 @@
 package org.ostendum.app.me;
 
 import org.ostendum.app.people.People;
-import org.ostendum.app.people.Person;
 import org.ostendum.app.security.Tokens;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.measure.GravityForm;
+import org.ostendum.core.people.Person;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;

@@ -3,8 +3,8 @@ package org.ostendum.app.page;
 import java.time.Clock;
 import java.time.ZoneId;
 import java.util.Locale;
-import org.ostendum.app.people.Person;
 import org.ostendum.app.words.Words;
+import org.ostendum.core.people.Person;
 import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Component;
 

@@ -8,6 +8,8 @@ import org.jooq.DSLContext;
 import org.jooq.Record;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.measure.GravityForm;
+import org.ostendum.core.people.Person;
+import org.ostendum.core.people.Role;
 import org.springframework.stereotype.Repository;
 
 /** The people of the site. */

@@ -2,33 +2,30 @@ package org.ostendum.app.procedure;
 
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.form.Faults;
-import org.ostendum.app.form.TypedForm;
-import org.ostendum.app.people.Person;
+import org.ostendum.app.form.FormView;
 import org.ostendum.app.procedure.ProcedureAddition.Kind;
 import org.ostendum.app.procedure.ProcedureAdditions.NewAddition;
 import org.ostendum.app.words.Words;
+import org.ostendum.core.people.Person;
 import org.ostendum.core.procedure.GateKey;
 import org.ostendum.core.procedure.Procedure;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.validation.BindingResult;
+import org.springframework.validation.annotation.Validated;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The procedures to read, and for a lead to add what the site wants in them. */
 @Controller
 class ProceduresController {
-    private static final int LONGEST = 400;
-    /** No meter in a battery room shows more. */
-    private static final double LARGEST = 100_000;
-
     private final SiteProcedures procedures;
     private final ProcedureAdditions additions;
 
@@ -46,10 +43,10 @@ class ProceduresController {
 
     @GetMapping("/procedures/{procedure}")
     String one(Procedure procedure, Words words, Model page) {
-        return show(procedure, TypedForm.of(words), page);
+        return show(procedure, FormView.of(AdditionForm.BLANK), page);
     }
 
-    private String show(Procedure procedure, TypedForm form, Model page) {
+    private String show(Procedure procedure, FormView form, Model page) {
         page.addAttribute("place", "jobs");
         page.addAttribute("procedure", procedure);
         page.addAttribute("additions", additions.ever(procedure.id()));
@@ -63,34 +60,64 @@ class ProceduresController {
     @PostMapping("/procedures/{procedure}/additions")
     Object add(
             Procedure procedure,
-            @RequestParam Map<String, String> typed,
+            @Validated @ModelAttribute("form") AdditionForm form,
+            BindingResult errors,
             Person person,
             Words words,
             Model page,
             RedirectAttributes flash) {
-        TypedForm form = new TypedForm(typed, words);
-        Optional<Kind> kind = form.choice("kind", Kind.class);
-        Optional<GateKey> gate = kind.filter(k -> k == Kind.GATE).flatMap(k -> gate(form, procedure));
-        ProcedureAddition.@Nullable Range range =
-                kind.filter(k -> k == Kind.MEASURE).map(k -> range(form)).orElse(null);
-        String text = gate.isPresent() ? words.name(gate.get()) : form.text("text", LONGEST);
-        String reason = form.text("reason", LONGEST);
-        if (text.length() < 3 || reason.length() < 3) {
-            form.fault(text.length() < 3 ? "text" : "reason", "rules.fault.reason");
+        check(procedure, form, errors);
+        if (errors.hasErrors()) {
+            return Faults.page(
+                    HttpStatus.UNPROCESSABLE_CONTENT, show(procedure, FormView.of(errors, words), page), page);
         }
-        String after = form.get("after");
-        if (!after.isEmpty() && procedure.step(after).isEmpty()) {
-            form.fault("after", "fault.choose");
-        }
-        if (!form.isSound() || kind.isEmpty()) {
-            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(procedure, form, page), page);
-        }
-        @Nullable String afterStep = after.isEmpty() ? null : after;
-        additions.add(
-                new NewAddition(procedure.id(), kind.get(), afterStep, text, range, gate.orElse(null), reason),
-                person.id());
+        Kind kind = Objects.requireNonNull(form.kind());
+        @Nullable GateKey gate = kind == Kind.GATE ? form.gate() : null;
+        String text = gate == null ? Objects.requireNonNull(form.text()) : words.name(gate);
+        @Nullable String after = form.after() == null || form.after().isEmpty() ? null : form.after();
+        String reason = Objects.requireNonNull(form.reason());
+        additions.add(new NewAddition(procedure.id(), kind, after, text, form.range(), gate, reason), person.id());
         flash.addFlashAttribute("told", words.text("procedure.added"));
         return "redirect:/procedures/" + procedure.id();
+    }
+
+    private static void check(Procedure procedure, @Nullable AdditionForm form, BindingResult errors) {
+        if (form == null) {
+            return;
+        }
+        boolean isGate = form.kind() == Kind.GATE;
+        if (isGate && (form.gate() == null || !addable(procedure).contains(form.gate()))) {
+            Faults.tell(errors, "gate", "fault.choose");
+        }
+        if (!isGate && AdditionForm.isTooShort(form.text())) {
+            Faults.tell(errors, "text", "fault.blank");
+        }
+        if (AdditionForm.isTooShort(form.reason())) {
+            Faults.tell(errors, "reason", "rules.fault.reason");
+        }
+        if (form.after() != null
+                && !form.after().isEmpty()
+                && procedure.step(form.after()).isEmpty()) {
+            Faults.tell(errors, "after", "fault.choose");
+        }
+        if (form.kind() == Kind.MEASURE) {
+            checkRange(form, errors);
+        }
+    }
+
+    private static void checkRange(AdditionForm form, BindingResult errors) {
+        if (form.least() == null) {
+            Faults.tell(errors, "least", "fault.blank");
+        }
+        if (form.most() == null) {
+            Faults.tell(errors, "most", "fault.blank");
+        }
+        if (form.unit() == null || form.unit().isEmpty()) {
+            Faults.tell(errors, "unit", "fault.blank");
+        }
+        if (form.least() != null && form.most() != null && form.least() >= form.most()) {
+            Faults.tell(errors, "most", "procedure.fault.range", form.most(), form.least());
+        }
     }
 
     /** Gates the procedure does not ask yet and that its subject can answer. */
@@ -99,23 +126,6 @@ class ProceduresController {
                 .filter(gate -> gate != GateKey.TRAINED && !procedure.gates().contains(gate))
                 .filter(gate -> procedure.subject() == Procedure.Subject.BATTERY || gate.isOfRoom())
                 .toList();
-    }
-
-    private static Optional<GateKey> gate(TypedForm form, Procedure procedure) {
-        Optional<GateKey> gate = form.choice("gate", GateKey.class).filter(addable(procedure)::contains);
-        if (gate.isEmpty()) {
-            form.fault("gate", "fault.choose");
-        }
-        return gate;
-    }
-
-    private static ProcedureAddition.Range range(TypedForm form) {
-        double least = form.number("least", -LARGEST, LARGEST);
-        double most = form.number("most", -LARGEST, LARGEST);
-        if (form.isSound() && least >= most) {
-            form.fault("most", "procedure.fault.range", form.get("most"), form.get("least"));
-        }
-        return new ProcedureAddition.Range(form.text("unit", 12), least, most);
     }
 
     @PostMapping("/procedures/{procedure}/additions/{addition}")

@@ -1,9 +1,9 @@
 package org.ostendum.app.room;
 
 import java.util.List;
-import org.ostendum.app.inventory.RoomPlan;
 import org.ostendum.app.inventory.Rooms;
 import org.ostendum.app.words.Words;
+import org.ostendum.core.room.RoomPlan;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;

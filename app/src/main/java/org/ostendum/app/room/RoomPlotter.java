@@ -5,11 +5,11 @@ import java.util.function.BiFunction;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.draw.Box;
-import org.ostendum.app.inventory.RoomPlan;
-import org.ostendum.app.inventory.RoomPlan.Charger;
-import org.ostendum.app.inventory.RoomPlan.Slot;
-import org.ostendum.app.inventory.RoomPlan.Stand;
-import org.ostendum.app.inventory.RoomPlan.StandKind;
+import org.ostendum.core.room.RoomPlan;
+import org.ostendum.core.room.RoomPlan.Charger;
+import org.ostendum.core.room.RoomPlan.Slot;
+import org.ostendum.core.room.RoomPlan.Stand;
+import org.ostendum.core.room.RoomPlan.StandKind;
 
 /** Scales a room's plan from centimetres to the drawing. */
 final class RoomPlotter {

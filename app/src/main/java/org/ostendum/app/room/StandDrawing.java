@@ -2,7 +2,7 @@ package org.ostendum.app.room;
 
 import java.util.List;
 import org.ostendum.app.draw.Box;
-import org.ostendum.app.inventory.RoomPlan.StandKind;
+import org.ostendum.core.room.RoomPlan.StandKind;
 
 /** A stand of the plan as drawn. */
 public record StandDrawing(String name, StandKind kind, Box box, List<Tile> tiles) {}

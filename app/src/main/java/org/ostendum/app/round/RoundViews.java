@@ -8,7 +8,6 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.app.draw.BatteryDrawing;
 import org.ostendum.app.draw.BatteryPlotter;
 import org.ostendum.app.inventory.Battery;
-import org.ostendum.app.people.Person;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.judge.Finding;
@@ -17,6 +16,7 @@ import org.ostendum.core.judge.Verdict;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.measure.RoundPath;
 import org.ostendum.core.measure.RoundSheet;
+import org.ostendum.core.people.Person;
 import org.ostendum.core.quantity.SpecificGravity;
 import org.springframework.stereotype.Service;
 

@@ -11,7 +11,9 @@ import java.time.Clock;
 import java.util.List;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.rulebook.RuleChange;
 import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.rulebook.Rulebook;
 import org.springframework.stereotype.Repository;
 
 /** The site's settings of the Rulebook: every change is kept, the last one of each rule and scope is in force. */

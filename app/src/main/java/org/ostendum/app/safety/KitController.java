@@ -2,34 +2,32 @@ package org.ostendum.app.safety;
 
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.util.Map;
-import java.util.Optional;
+import java.util.Objects;
 import org.ostendum.app.form.Faults;
-import org.ostendum.app.form.TypedForm;
+import org.ostendum.app.form.FormView;
 import org.ostendum.app.page.NotFound;
-import org.ostendum.app.people.Person;
 import org.ostendum.app.words.Words;
+import org.ostendum.core.people.Person;
 import org.ostendum.core.safety.Kit;
 import org.ostendum.core.safety.KitItem;
 import org.ostendum.core.safety.StationCheck;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.validation.BindingResult;
+import org.springframework.validation.annotation.Validated;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** A spill kit's contents, each with its date. */
 @Controller
 class KitController {
-    private final Stations stations;
     private final Kits kits;
     private final ZoneId zone;
 
-    KitController(Stations stations, Kits kits, ZoneId zone) {
-        this.stations = stations;
+    KitController(Kits kits, ZoneId zone) {
         this.kits = kits;
         this.zone = zone;
     }
@@ -41,12 +39,12 @@ class KitController {
         STRUCK
     }
 
-    @GetMapping("/safety/stations/{id}/kit")
-    String kit(@PathVariable long id, Words words, Model page) {
-        return show(station(id), TypedForm.of(words), words, page);
+    @GetMapping("/safety/stations/{station}/kit")
+    String kit(Stations.Station station, Words words, Model page) {
+        return show(spillKit(station), FormView.of(KitForm.BLANK), words, page);
     }
 
-    private String show(Stations.Station station, TypedForm form, Words words, Model page) {
+    private String show(Stations.Station station, FormView form, Words words, Model page) {
         LocalDate today = LocalDate.ofInstant(words.now(), zone);
         Kit kit = station.state().contents();
         page.addAttribute("place", "jobs");
@@ -60,34 +58,35 @@ class KitController {
         return "safety/kit";
     }
 
-    @PostMapping("/safety/stations/{id}/kit")
+    @PostMapping("/safety/stations/{station}/kit")
     Object write(
-            @PathVariable long id,
-            @RequestParam Map<String, String> typed,
+            Stations.Station station,
+            @Validated @ModelAttribute("form") KitForm form,
+            BindingResult errors,
             Person person,
             Words words,
             Model page,
             RedirectAttributes flash) {
-        Stations.Station station = station(id);
-        TypedForm form = new TypedForm(typed, words);
-        String name = form.text("item", 80);
-        Optional<Deed> deed = form.choice("deed", Deed.class);
-        LocalDate expires = form.anyDay("expires");
-        if (!form.isSound() || deed.isEmpty()) {
-            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(station, form, words, page), page);
+        long id = spillKit(station).id();
+        if (errors.hasErrors()) {
+            return Faults.page(
+                    HttpStatus.UNPROCESSABLE_CONTENT, show(station, FormView.of(errors, words), words, page), page);
         }
-        switch (deed.get()) {
-            case PUT_IN -> kits.write(id, new KitItem(name, true, expires), person.id());
-            case TAKEN -> kits.write(id, new KitItem(name, false, null), person.id());
-            case STRUCK -> kits.strike(id, new KitItem(name, false, null), person.id());
+        Deed deed = Objects.requireNonNull(form.deed());
+        switch (deed) {
+            case PUT_IN -> kits.write(id, new KitItem(form.item(), true, form.expires()), person.id());
+            case TAKEN -> kits.write(id, new KitItem(form.item(), false, null), person.id());
+            case STRUCK -> kits.strike(id, new KitItem(form.item(), false, null), person.id());
         }
-        flash.addFlashAttribute("told", words.text("kit.told." + deed.get(), name));
+        flash.addFlashAttribute("told", words.text("kit.told." + deed, form.item()));
         return "redirect:/safety/stations/" + id + "/kit";
     }
 
-    private Stations.Station station(long id) {
-        return stations.byId(id)
-                .filter(s -> s.state().check() == StationCheck.SPILL_KIT)
-                .orElseThrow(() -> new NotFound("spill kit " + id));
+    /** @throws NotFound for a station that is no spill kit */
+    private static Stations.Station spillKit(Stations.Station station) {
+        if (station.state().check() != StationCheck.SPILL_KIT) {
+            throw new NotFound("spill kit " + station.id());
+        }
+        return station;
     }
 }

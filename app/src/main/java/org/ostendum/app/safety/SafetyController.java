@@ -5,35 +5,39 @@ import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.concurrent.atomic.AtomicLong;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.app.form.Constraints;
 import org.ostendum.app.form.Faults;
-import org.ostendum.app.form.TypedForm;
+import org.ostendum.app.form.FormView;
 import org.ostendum.app.inventory.Rooms;
-import org.ostendum.app.page.NotFound;
 import org.ostendum.app.people.People;
-import org.ostendum.app.people.Person;
 import org.ostendum.app.people.Trainings;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.words.Words;
+import org.ostendum.core.people.Person;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.safety.StationCheck;
 import org.ostendum.core.safety.StationState.Standing;
 import org.ostendum.core.safety.Trained;
 import org.ostendum.core.safety.Training;
-import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.validation.BindingResult;
+import org.springframework.validation.annotation.Validated;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** What stands ready in each room, and who may do what. */
 @Controller
 class SafetyController {
+    private static final Constraints CONSTRAINTS = new Constraints(Map.of("station_name_once", "name"));
+
     private final Rooms rooms;
     private final Stations stations;
     private final Trainings trainings;
@@ -78,10 +82,10 @@ class SafetyController {
 
     @GetMapping("/safety")
     String safety(Words words, Model page) {
-        return show(TypedForm.of(words), words, page);
+        return show(FormView.of(StationForm.BLANK), words, page);
     }
 
-    private String show(TypedForm form, Words words, Model page) {
+    private String show(FormView form, Words words, Model page) {
         Rules rules = batteryStates.rulebook().siteRules();
         List<RoomStations> byRoom = rooms.names().stream()
                 .map(room -> new RoomStations(
@@ -128,82 +132,78 @@ class SafetyController {
                 .toList();
     }
 
-    @PostMapping("/safety/stations/{id}")
+    @PostMapping("/safety/stations/{station}")
     Object check(
-            @PathVariable long id,
-            @RequestParam Map<String, String> typed,
+            Stations.Station station,
+            @Validated @ModelAttribute("form") CheckForm form,
+            BindingResult errors,
             Person person,
             Words words,
             Model page,
             RedirectAttributes flash) {
-        Stations.Station station = stations.byId(id).orElseThrow(() -> new NotFound("station " + id));
-        TypedForm form = new TypedForm(typed, words);
-        boolean sound = form.get("sound").equals("true");
-        String remark = form.get("remark");
-        if (!sound && remark.length() < 3) {
-            form.fault("remark-" + id, "station.fault.remark");
-        } else if (remark.length() > 400) {
-            form.fault("remark-" + id, "fault.length", remark.substring(0, 20) + "…", 400);
+        if (!errors.hasErrors() && form.lacksRemark()) {
+            Faults.tell(errors, "remark", "station.fault.remark");
         }
-        if (!form.isSound()) {
-            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(form, words, page), page);
+        if (errors.hasErrors()) {
+            page.addAttribute("checked", station.id());
+            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(FormView.of(errors, words), words, page), page);
         }
-        stations.check(id, sound, remark, person.id());
-        flash.addFlashAttribute("told", words.text(sound ? "station.sound" : "station.wanting", station.name()));
+        stations.check(station.id(), form.isSound(), form.remarkText(), person.id());
+        flash.addFlashAttribute(
+                "told", words.text(form.isSound() ? "station.sound" : "station.wanting", station.name()));
         return "redirect:/safety";
     }
 
     @PostMapping("/safety/stations")
-    Object add(@RequestParam Map<String, String> typed, Words words, Model page, RedirectAttributes flash) {
-        TypedForm form = new TypedForm(typed, words);
-        String name = form.text("name", 80);
-        Optional<StationCheck> kind = form.choice("kind", StationCheck.class);
+    Object add(
+            @Validated @ModelAttribute("form") StationForm form,
+            BindingResult errors,
+            Words words,
+            Model page,
+            RedirectAttributes flash) {
         Optional<Rooms.RoomName> room = rooms.names().stream()
-                .filter(r -> r.code().equals(form.get("room")))
+                .filter(r -> form != null && r.code().equals(form.room()))
                 .findFirst();
         if (room.isEmpty()) {
-            form.fault("room", "fault.choose");
+            Faults.tell(errors, "room", "fault.choose");
         }
-        if (form.isSound() && kind.isPresent() && room.isPresent()) {
-            try {
-                long station = stations.add(room.get().id(), kind.get(), name);
-                if (kind.get() == StationCheck.SPILL_KIT) {
-                    flash.addFlashAttribute("told", words.text("kit.new", name));
-                    return "redirect:/safety/stations/" + station + "/kit";
-                }
-                flash.addFlashAttribute("told", words.text("setup.kept", name));
-                return "redirect:/safety";
-            } catch (DuplicateKeyException e) {
-                form.fault("name", "fault.taken", name);
-            }
+        AtomicLong added = new AtomicLong();
+        if (!errors.hasErrors() && room.isPresent()) {
+            CONSTRAINTS.keep(
+                    errors,
+                    () -> added.set(stations.add(room.get().id(), Objects.requireNonNull(form.kind()), form.name())));
         }
-        return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(form, words, page), page);
+        if (errors.hasErrors()) {
+            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(FormView.of(errors, words), words, page), page);
+        }
+        if (form.kind() == StationCheck.SPILL_KIT) {
+            flash.addFlashAttribute("told", words.text("kit.new", form.name()));
+            return "redirect:/safety/stations/" + added.get() + "/kit";
+        }
+        flash.addFlashAttribute("told", words.text("setup.kept", form.name()));
+        return "redirect:/safety";
     }
 
     @PostMapping("/safety/trainings")
     Object train(
-            @RequestParam Map<String, String> typed,
+            @Validated @ModelAttribute("form") TrainingForm form,
+            BindingResult errors,
             Person recorder,
             Words words,
             Model page,
             RedirectAttributes flash) {
-        TypedForm form = new TypedForm(typed, words);
-        Optional<Training> kind = form.choice("training", Training.class);
-        LocalDate heldOn = form.day("held", LocalDate.ofInstant(words.now(), zone));
-        if (heldOn == null && form.faults().of("held") == null) {
-            form.fault("held", "fault.blank");
-        }
-        Long personId = form.id("person");
+        Long personId = form == null ? null : form.person();
         Optional<Person> person = personId == null ? Optional.empty() : people.byId(personId);
         if (person.isEmpty()) {
-            form.fault("person", "fault.choose");
+            Faults.tell(errors, "person", "fault.choose");
         }
-        if (!form.isSound() || heldOn == null || kind.isEmpty() || person.isEmpty()) {
-            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(form, words, page), page);
+        if (errors.hasErrors() || person.isEmpty()) {
+            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(FormView.of(errors, words), words, page), page);
         }
-        trainings.hold(person.get().id(), kind.get(), heldOn, recorder.id());
-        flash.addFlashAttribute(
-                "told", words.text("training.kept", person.get().name(), words.name(kind.get()), heldOn));
+        Training training = Objects.requireNonNull(form.training());
+        LocalDate held = Objects.requireNonNull(form.held());
+        trainings.hold(person.get().id(), training, held, recorder.id());
+        flash.addFlashAttribute("told", words.text("training.kept", person.get().name(), words.name(training), held));
         return "redirect:/safety#trainings";
     }
 }

@@ -1,16 +1,16 @@
 package org.ostendum.app.security;
 
-import static org.ostendum.app.people.Role.LEAD;
-import static org.ostendum.app.people.Role.MECHANIC;
-import static org.ostendum.app.people.Role.SAFETY;
-import static org.ostendum.app.people.Role.TECHNICIAN;
+import static org.ostendum.core.people.Role.LEAD;
+import static org.ostendum.core.people.Role.MECHANIC;
+import static org.ostendum.core.people.Role.SAFETY;
+import static org.ostendum.core.people.Role.TECHNICIAN;
 import static org.springframework.http.HttpMethod.GET;
 import static org.springframework.http.HttpMethod.POST;
 
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
-import org.ostendum.app.people.Role;
+import org.ostendum.core.people.Role;
 import org.springframework.http.HttpMethod;
 
 /** Who may go where: the one place in which every route and its roles are declared. What is not here is closed to all. */

@@ -4,7 +4,7 @@ import java.security.SecureRandom;
 import java.util.Base64;
 import java.util.Objects;
 import org.ostendum.app.people.People;
-import org.ostendum.app.people.Role;
+import org.ostendum.core.people.Role;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.ApplicationArguments;

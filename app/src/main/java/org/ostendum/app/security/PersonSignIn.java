@@ -3,7 +3,7 @@ package org.ostendum.app.security;
 import java.util.Objects;
 import java.util.Optional;
 import org.ostendum.app.people.People;
-import org.ostendum.app.people.Person;
+import org.ostendum.core.people.Person;
 import org.springframework.security.authentication.AuthenticationProvider;
 import org.springframework.security.authentication.BadCredentialsException;
 import org.springframework.security.authentication.LockedException;

@@ -1,7 +1,7 @@
 package org.ostendum.app.security;
 
-import org.ostendum.app.people.Person;
 import org.ostendum.app.words.Words;
+import org.ostendum.core.people.Person;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;

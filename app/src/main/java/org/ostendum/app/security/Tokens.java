@@ -11,7 +11,7 @@ import java.util.List;
 import java.util.Optional;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.people.Role;
+import org.ostendum.core.people.Role;
 import org.springframework.stereotype.Repository;
 
 /** Tokens by which programs sign in under a person's name. Only their hashes are kept. */

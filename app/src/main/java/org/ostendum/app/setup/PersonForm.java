@@ -5,8 +5,8 @@ import org.ostendum.app.form.Adding;
 import org.ostendum.app.form.Code;
 import org.ostendum.app.form.Needed;
 import org.ostendum.app.form.Text;
-import org.ostendum.app.people.Person;
-import org.ostendum.app.people.Role;
+import org.ostendum.core.people.Person;
+import org.ostendum.core.people.Role;
 
 /**
  * A person as typed.

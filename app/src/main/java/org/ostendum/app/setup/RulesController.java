@@ -5,29 +5,33 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.form.Faults;
+import org.ostendum.app.form.FormView;
+import org.ostendum.app.form.PlainNumber;
+import org.ostendum.app.form.Text;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Models;
 import org.ostendum.app.inventory.StoredModel;
-import org.ostendum.app.page.NotFound;
-import org.ostendum.app.people.Person;
-import org.ostendum.app.rules.RuleChange;
 import org.ostendum.app.rules.RuleChanges;
-import org.ostendum.app.rules.Rulebook;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.words.Words;
+import org.ostendum.core.people.Person;
+import org.ostendum.core.rulebook.RuleChange;
 import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.rulebook.Rulebook;
 import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.state.BatteryState;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.validation.BindingResult;
+import org.springframework.validation.annotation.Validated;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
@@ -46,23 +50,43 @@ class RulesController {
         this.batteryStates = batteryStates;
     }
 
-    /** A change as typed. */
-    record RuleForm(@Nullable String value, @Nullable Long model, @Nullable String reason, @Nullable String back) {}
+    /**
+     * A change as typed.
+     *
+     * @param model id; null for the whole site
+     * @param back anything to go back to the default
+     * @param seen how often the rule had been changed when it was shown
+     */
+    record RuleForm(
+            @Text(max = 40) @Nullable String value,
+            @Nullable Long model,
+            @Text(max = 400) @Nullable String reason,
+            @Nullable String back,
+            @Nullable Integer seen) {
+        private static final int SHORTEST_REASON = 3;
+        static final RuleForm BLANK = new RuleForm("", null, "", null, null);
+
+        boolean isUnreasoned() {
+            return reason == null || reason.length() < SHORTEST_REASON;
+        }
+    }
 
     /**
      * One rule as shown.
      *
      * @param site the site's change in force, null for the default
      * @param forModels changes in force for single models
+     * @param changed how often it has been changed
      */
-    record RuleLine(RuleKey rule, BigDecimal value, @Nullable RuleChange site, List<RuleChange> forModels) {}
+    record RuleLine(
+            RuleKey rule, BigDecimal value, @Nullable RuleChange site, List<RuleChange> forModels, int changed) {}
 
     @GetMapping("/rules")
     String rules(Model page) {
-        return show(null, new RuleForm("", null, "", null), Faults.NONE, page);
+        return show(null, FormView.of(RuleForm.BLANK), page);
     }
 
-    private String show(@Nullable RuleKey open, RuleForm form, Faults faults, Model page) {
+    private String show(@Nullable RuleKey open, FormView form, Model page) {
         Rulebook book = changes.now();
         List<StoredModel> known = models.all();
         Map<String, List<RuleLine>> byPractice = Arrays.stream(RuleKey.values())
@@ -75,7 +99,7 @@ class RulesController {
         page.addAttribute("history", book.changes());
         page.addAttribute("open", open);
         page.addAttribute("form", form);
-        page.addAttribute("faults", faults);
+        page.addAttribute("faults", form.faults());
         return "rulebook/rules";
     }
 
@@ -86,31 +110,26 @@ class RulesController {
                 book.inForce(rule, null).orElse(null),
                 models.stream()
                         .flatMap(m -> book.inForce(rule, m.id()).stream())
-                        .toList());
+                        .toList(),
+                book.changesOf(rule));
     }
 
-    @PostMapping("/rules/{key}")
+    @PostMapping("/rules/{rule}")
     Object set(
-            @PathVariable String key,
-            @ModelAttribute RuleForm form,
+            RuleKey rule,
+            @Validated @ModelAttribute("form") RuleForm form,
+            BindingResult errors,
             Person person,
             Words words,
             Model page,
             RedirectAttributes flash) {
-        RuleKey rule = RuleKey.find(key).orElseThrow(() -> new NotFound("rule " + key));
-        Faults.Finder faults = new Faults.Finder(words);
-        @Nullable BigDecimal value = form.back() == null ? value(rule, form.value(), faults, words) : null;
-        String reason = form.reason() == null ? "" : form.reason().strip();
-        if (reason.length() < 3 || reason.length() > 400) {
-            faults.add("reason", "rules.fault.reason");
+        @Nullable
+        BigDecimal value = form == null || form.back() != null ? null : value(rule, form.value(), errors, words);
+        check(rule, form, errors);
+        if (errors.hasErrors()) {
+            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(rule, FormView.of(errors, words), page), page);
         }
-        Optional<StoredModel> model = Optional.ofNullable(form.model()).flatMap(models::byId);
-        if (form.model() != null && model.isEmpty()) {
-            faults.add("model", "fault.choose");
-        }
-        if (faults.any()) {
-            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(rule, form, faults.found(), page), page);
-        }
+        String reason = Objects.requireNonNull(form.reason());
         Map<Long, Severity> before = severities();
         changes.set(rule, form.model(), value, reason, person.id());
         Map<Long, Severity> after = severities();
@@ -135,17 +154,33 @@ class RulesController {
         return state.verdict().severity();
     }
 
-    private static @Nullable BigDecimal value(RuleKey rule, @Nullable String typed, Faults.Finder faults, Words words) {
-        String text = typed == null ? "" : typed.strip().replace(',', '.');
-        try {
-            BigDecimal value = new BigDecimal(text);
-            if (rule.allows(value) && value.scale() <= 2) {
-                return value;
-            }
-            faults.add("value", "rules.fault.value", text, rule.least(), rule.most(), words.name(rule.unit()));
-        } catch (NumberFormatException e) {
-            faults.add("value", "rules.fault.number", text, rule.least(), rule.most(), words.name(rule.unit()));
+    private void check(RuleKey rule, @Nullable RuleForm form, BindingResult errors) {
+        if (form == null) {
+            return;
         }
-        return null;
+        if (form.isUnreasoned()) {
+            Faults.tell(errors, "reason", "rules.fault.reason");
+        }
+        if (form.model() != null && models.byId(form.model()).isEmpty()) {
+            Faults.tell(errors, "model", "fault.choose");
+        }
+        if (form.seen() != null && form.seen() != changes.now().changesOf(rule)) {
+            changes.now().changes().stream()
+                    .filter(c -> c.rule() == rule)
+                    .reduce((earlier, later) -> later)
+                    .ifPresent(last -> Faults.tell(errors, "value", "rules.fault.clash", last.person(), last.reason()));
+        }
+    }
+
+    private static @Nullable BigDecimal value(RuleKey rule, @Nullable String typed, BindingResult errors, Words words) {
+        String text = typed == null ? "" : typed;
+        Optional<BigDecimal> value = PlainNumber.parse(text);
+        if (value.isEmpty()) {
+            Faults.tell(
+                    errors, "value", "rules.fault.number", text, rule.least(), rule.most(), words.name(rule.unit()));
+        } else if (!rule.allows(value.get()) || value.get().scale() > 2) {
+            Faults.tell(errors, "value", "rules.fault.value", text, rule.least(), rule.most(), words.name(rule.unit()));
+        }
+        return value.orElse(null);
     }
 }

@@ -7,8 +7,8 @@ import org.ostendum.app.form.Code;
 import org.ostendum.app.form.Needed;
 import org.ostendum.app.form.Text;
 import org.ostendum.app.form.Within;
-import org.ostendum.app.inventory.RoomPlan.Stand;
-import org.ostendum.app.inventory.RoomPlan.StandKind;
+import org.ostendum.core.room.RoomPlan.Stand;
+import org.ostendum.core.room.RoomPlan.StandKind;
 
 /**
  * A stand as typed; where it is and its lengths in cm from the back left corner of the room.

@@ -2,10 +2,10 @@ package org.ostendum.app.setup;
 
 import org.ostendum.app.form.Faults;
 import org.ostendum.app.form.FormView;
-import org.ostendum.app.people.Person;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.watering.WaterAnalyses;
 import org.ostendum.app.words.Words;
+import org.ostendum.core.people.Person;
 import org.ostendum.core.water.WaterQuality;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;

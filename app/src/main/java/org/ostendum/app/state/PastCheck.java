@@ -5,9 +5,9 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.db.Payload;
 import org.ostendum.app.ledger.ChainCheck;
-import org.ostendum.app.ledger.EntryKind;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.ledger.LedgerEntry;
+import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.measure.CellReading;
 import org.springframework.stereotype.Service;
 

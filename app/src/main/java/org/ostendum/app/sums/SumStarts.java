@@ -9,7 +9,6 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Machines;
-import org.ostendum.app.inventory.RoomPlan;
 import org.ostendum.app.inventory.Rooms;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.battery.BatteryModel;
@@ -18,6 +17,7 @@ import org.ostendum.core.battery.GravityMarks;
 import org.ostendum.core.charge.ChargeSums;
 import org.ostendum.core.judge.BatteryCourse;
 import org.ostendum.core.life.Prices;
+import org.ostendum.core.room.RoomPlan;
 import org.springframework.stereotype.Service;
 
 /** What a battery, a machine, a charger or a room of the site says about the values of a sum. By the values' names. */

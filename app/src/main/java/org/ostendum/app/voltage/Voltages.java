@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import org.jooq.DSLContext;
-import org.ostendum.app.ledger.EntryKind;
+import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.quantity.Volts;
 import org.ostendum.core.voltage.VoltageRound;
 import org.ostendum.core.voltage.VoltageRound.Load;

@@ -2,7 +2,7 @@ package org.ostendum.app.words;
 
 import java.util.Locale;
 import java.util.Map;
-import org.ostendum.app.people.Person;
+import org.ostendum.core.people.Person;
 
 /**
  * The units in which a person types and reads figures that are held in metric ones, and the form of his gravities. An address names them, so that a

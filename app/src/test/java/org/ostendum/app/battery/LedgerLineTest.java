@@ -8,9 +8,9 @@ import java.time.Instant;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.ostendum.app.ledger.EntryKind;
 import org.ostendum.app.ledger.LedgerEntry;
 import org.ostendum.app.support.TestWords;
+import org.ostendum.core.event.EntryKind;
 
 class LedgerLineTest {
     private static final Instant HAPPENED = TestWords.NOW.minus(Duration.ofHours(2));

@@ -8,6 +8,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.ostendum.core.event.EntryKind;
 
 class ChainHashTest {
     private static final Instant AT = Instant.parse("2026-11-25T05:40:00Z");

@@ -7,13 +7,13 @@ import java.util.List;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.ostendum.app.draw.Box;
-import org.ostendum.app.inventory.RoomPlan;
-import org.ostendum.app.inventory.RoomPlan.Charger;
-import org.ostendum.app.inventory.RoomPlan.Slot;
-import org.ostendum.app.inventory.RoomPlan.Stand;
-import org.ostendum.app.inventory.RoomPlan.StandKind;
 import org.ostendum.core.charger.ChargerSheet;
 import org.ostendum.core.quantity.Amperes;
+import org.ostendum.core.room.RoomPlan;
+import org.ostendum.core.room.RoomPlan.Charger;
+import org.ostendum.core.room.RoomPlan.Slot;
+import org.ostendum.core.room.RoomPlan.Stand;
+import org.ostendum.core.room.RoomPlan.StandKind;
 import org.ostendum.core.rulebook.Severity;
 
 class RoomPlotterTest {

@@ -3,10 +3,10 @@ package org.ostendum.app.support;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.Locale;
-import org.ostendum.app.people.Person;
-import org.ostendum.app.people.Role;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.measure.GravityForm;
+import org.ostendum.core.people.Person;
+import org.ostendum.core.people.Role;
 import org.springframework.context.support.ResourceBundleMessageSource;
 
 /** Words as the application has them, for tests without the application. */

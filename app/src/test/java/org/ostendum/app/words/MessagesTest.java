@@ -19,7 +19,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import org.ostendum.app.ledger.EntryKind;
+import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.judge.Missing;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.rulebook.RuleKey;

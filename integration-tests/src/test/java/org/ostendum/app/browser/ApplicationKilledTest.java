@@ -8,11 +8,11 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
 import org.ostendum.app.inventory.Batteries;
-import org.ostendum.app.ledger.EntryKind;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.support.Application;
 import org.ostendum.app.support.ApplicationTest;
 import org.ostendum.app.support.Browser;
+import org.ostendum.core.event.EntryKind;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.beans.factory.annotation.Value;
 

@@ -7,7 +7,6 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.ostendum.app.charge.ChargeRuns;
 import org.ostendum.app.inventory.Battery;
-import org.ostendum.app.ledger.EntryKind;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.ledger.LedgerEntry;
 import org.ostendum.app.ledger.LedgerEvents;
@@ -20,6 +19,7 @@ import org.ostendum.app.support.OwnBatteries;
 import org.ostendum.app.support.TestClock;
 import org.ostendum.core.event.BatteryEvent.ChargeStarted;
 import org.ostendum.core.event.ChargeKind;
+import org.ostendum.core.event.EntryKind;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.MockMvc;
 

@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import org.ostendum.app.ledger.EntryKind;
 import org.ostendum.app.support.AsPerson;
+import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.procedure.RunEvent.Kind;
 import org.ostendum.core.safety.StationCheck;
 import org.springframework.mock.web.MockHttpServletResponse;

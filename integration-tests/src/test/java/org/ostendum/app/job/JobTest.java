@@ -6,9 +6,9 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.ostendum.app.db.Payload;
 import org.ostendum.app.defect.Defects;
-import org.ostendum.app.ledger.EntryKind;
 import org.ostendum.app.ledger.LedgerEntry;
 import org.ostendum.core.defect.DefectKind;
+import org.ostendum.core.event.EntryKind;
 import org.springframework.mock.web.MockHttpServletResponse;
 
 class JobTest extends JobsTest {

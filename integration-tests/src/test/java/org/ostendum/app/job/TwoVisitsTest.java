@@ -6,9 +6,9 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.ostendum.app.charge.ChargeRun;
 import org.ostendum.app.charge.ChargeRuns;
-import org.ostendum.app.ledger.EntryKind;
 import org.ostendum.app.ledger.LedgerEntry;
 import org.ostendum.core.event.ChargeKind;
+import org.ostendum.core.event.EntryKind;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** Bare plates: covered, charged, filled; one job, and the charge between its two visits. */

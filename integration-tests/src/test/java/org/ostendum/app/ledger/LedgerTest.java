@@ -16,6 +16,7 @@ import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.state.BatteryRecord;
 import org.ostendum.app.state.PastCheck;
 import org.ostendum.app.support.ApplicationTest;
+import org.ostendum.core.event.EntryKind;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.dao.DataAccessException;
 

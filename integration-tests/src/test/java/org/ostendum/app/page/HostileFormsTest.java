@@ -19,18 +19,17 @@ import org.ostendum.app.support.AsPerson;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.util.UriComponentsBuilder;
 
-/** Whatever is put into a field that wants a number, a day or a choice, the answer is told in words and never a fault. */
+/**
+ * Whatever is put into a field that wants a number, a day or a choice, the answer is told in words and never a fault. What is taken
+ * nevertheless is rolled back: the demo is everybody's.
+ */
+@Transactional
 class HostileFormsTest extends ApplicationTest {
-    private static final List<String> HOSTILE = List.of(
-            "+999999999-12-31",
-            "1d",
-            "0x1p3",
-            "NaN",
-            "99999999999999999999",
-            "-1",
-            "x\u0000y");
+    private static final List<String> HOSTILE =
+            List.of("+999999999-12-31", "1d", "0x1p3", "NaN", "99999999999999999999", "-1", "x\u0000y");
 
     private static final String WANTS_FIGURE = "input[inputmode=decimal], input[inputmode=numeric], input[type=date],"
             + "input[type=number], input[type=hidden], select, input[type=radio]";
@@ -41,7 +40,8 @@ class HostileFormsTest extends ApplicationTest {
     private record Answer(String form, String field, String value, int status) {}
 
     private List<Element> formsOf(String page) throws Exception {
-        return Jsoup.parse(AsPerson.maud(mvc).page(page)).select("form[action]:not([action^=/sign-out], [action^=/find])");
+        return Jsoup.parse(AsPerson.maud(mvc).page(page))
+                .select("form[action]:not([action^=/sign-out], [action^=/find])");
     }
 
     private static Map<String, String> asShown(Element form) {

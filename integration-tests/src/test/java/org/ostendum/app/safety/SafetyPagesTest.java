@@ -147,9 +147,9 @@ class SafetyPagesTest extends ApplicationTest {
 
     @ParameterizedTest
     @CsvSource({
-        "2999-01-01, lies ahead",
+        "2098-01-01, lies ahead",
         "yesterday, is no date",
-        "'', Write something here",
+        "'', Write a day here",
     })
     void aTrainingWantsADayThatHasCome(String held, String told) throws Exception {
         String id = String.valueOf(people.byLogin("tom").orElseThrow().id());

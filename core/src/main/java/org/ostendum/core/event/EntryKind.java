@@ -1,4 +1,4 @@
-package org.ostendum.app.ledger;
+package org.ostendum.core.event;
 
 import java.util.EnumSet;
 import java.util.Set;

@@ -1,9 +1,8 @@
-package org.ostendum.app.rules;
+package org.ostendum.core.rulebook;
 
 import java.math.BigDecimal;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.rulebook.RuleKey;
 
 /**
  * Somebody set a rule for the site or for one model.

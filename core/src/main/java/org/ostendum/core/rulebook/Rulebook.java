@@ -1,4 +1,4 @@
-package org.ostendum.app.rules;
+package org.ostendum.core.rulebook;
 
 import java.math.BigDecimal;
 import java.util.EnumMap;
@@ -8,8 +8,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.rulebook.RuleKey;
-import org.ostendum.core.rulebook.Rules;
 
 /** The site's Rulebook at one revision. Immutable. */
 public final class Rulebook {
@@ -18,7 +16,7 @@ public final class Rulebook {
     private final Map<Long, Rules> byModel = new ConcurrentHashMap<>();
 
     /** @param changes every change, oldest first */
-    Rulebook(long revision, List<RuleChange> changes) {
+    public Rulebook(long revision, List<RuleChange> changes) {
         this.revision = revision;
         this.changes = List.copyOf(changes);
     }
@@ -30,6 +28,11 @@ public final class Rulebook {
 
     public List<RuleChange> changes() {
         return changes;
+    }
+
+    /** How often a rule has been set or taken back, in whatever scope. */
+    public int changesOf(RuleKey rule) {
+        return (int) changes.stream().filter(c -> c.rule() == rule).count();
     }
 
     /** The rules for a model: defaults, then the site's, then the model's own. */

@@ -1,4 +1,4 @@
-package org.ostendum.app.inventory;
+package org.ostendum.core.room;
 
 import java.util.List;
 import java.util.stream.Stream;

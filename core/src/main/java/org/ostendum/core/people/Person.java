@@ -1,4 +1,4 @@
-package org.ostendum.app.people;
+package org.ostendum.core.people;
 
 import org.ostendum.core.measure.GravityForm;
 

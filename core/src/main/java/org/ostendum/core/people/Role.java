@@ -1,4 +1,4 @@
-package org.ostendum.app.people;
+package org.ostendum.core.people;
 
 /** What a person is in the battery room. */
 public enum Role {
