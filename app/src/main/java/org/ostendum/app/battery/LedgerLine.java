@@ -116,7 +116,7 @@ public record LedgerLine(
                 words.text(
                         "line.volts",
                         payload.path("read").asInt(),
-                        words.text("Load." + payload.path("load").asString()));
+                        words.text("VoltageRound.Load." + payload.path("load").asString()));
             case ACID_ADJUSTED -> entry.cell() == null ? "" : words.text("line.correction.cell", entry.cell());
             case ADDED,
                     CHARGE_START,

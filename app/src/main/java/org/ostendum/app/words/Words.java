@@ -58,7 +58,6 @@ public final class Words {
         return say(Message.of(key, arguments));
     }
 
-    /** The name of a value of an enumeration. */
     /** How long a job takes: at the battery, and in all where that is longer. */
     public String span(NextThing.Time time) {
         int handsOn = (int) time.handsOn().toMinutes();
@@ -71,8 +70,14 @@ public final class Words {
                 : text("span.then-hours", handsOn, (int) Math.round(inAll / 60.0));
     }
 
+    /** The name of a value of an enumeration: "Severity.STOP", or "Device.Kind.TAG" for one within a class. */
     public String name(Enum<?> value) {
-        return text(value.getDeclaringClass().getSimpleName() + "." + value.name());
+        return text(named(value.getDeclaringClass()) + "." + value.name());
+    }
+
+    private static String named(Class<?> kind) {
+        Class<?> around = kind.getEnclosingClass();
+        return around == null ? kind.getSimpleName() : named(around) + "." + kind.getSimpleName();
     }
 
     private String filled(Message message, UnaryOperator<String> dress) {

@@ -1,5 +1,6 @@
 package org.ostendum.app.support;
 
+import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
@@ -34,9 +35,11 @@ public record AsPerson(MockMvc mvc, String login, String role) {
                 .getResponse();
     }
 
-    /** The page at a path, its variables filled in. */
+    /** The page at a path, its variables filled in; a key without its text on it fails whatever is tested. */
     public String page(String path, Object... variables) throws Exception {
-        return ask(get(path, variables)).getContentAsString();
+        String page = ask(get(path, variables)).getContentAsString();
+        assertThat(page).as("texts of " + path).doesNotContain("??");
+        return page;
     }
 
     /** Sends a form of names and values in turn. */
