@@ -24,6 +24,7 @@ import org.ostendum.core.charge.PastCharges;
 import org.ostendum.core.charge.TimeToFull;
 import org.ostendum.core.charger.Mismatch;
 import org.ostendum.core.device.TagStatus;
+import org.ostendum.core.event.EventLog;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.room.RoomPlan;
 import org.ostendum.core.rulebook.Rulebook;
@@ -80,8 +81,11 @@ class RunningCharges {
         });
         Instant now = batteryStates.instant();
         Rulebook book = batteryStates.rulebook();
-        return all.stream()
-                .filter(b -> state(states, b).isCharging())
+        List<Battery> charging =
+                all.stream().filter(b -> state(states, b).isCharging()).toList();
+        Map<Long, EventLog> past =
+                ledger.charges(charging.stream().map(Battery::id).toList(), now.minus(LEARNED_FROM));
+        return charging.stream()
                 .map(b -> {
                     ChargeRun run = open.get(b.id());
                     RoomPlan.@Nullable Charger charger =
@@ -92,6 +96,7 @@ class RunningCharges {
                             run,
                             charger,
                             book.rulesFor(b.type().id()),
+                            PastCharges.of(past.getOrDefault(b.id(), EventLog.NONE)),
                             now);
                 })
                 .sorted(Comparator.comparing(r -> r.left().likely()))
@@ -108,11 +113,11 @@ class RunningCharges {
             @Nullable ChargeRun run,
             RoomPlan.@Nullable Charger charger,
             Rules rules,
+            PastCharges past,
             Instant now) {
         BatteryModel model = battery.type().model();
         OnCharge charge = Objects.requireNonNull(state.onCharge());
         Instant since = charge.since();
-        PastCharges past = PastCharges.of(ledger.charges(battery.id(), now.minus(LEARNED_FROM)));
         double usual = ExpectedCharges.USUAL_RATE * model.capacity().ampHours();
         TimeToFull.Estimate whole = ExpectedCharges.whole(
                 charge.kind(),

@@ -7,8 +7,10 @@ import static org.ostendum.app.db.jooq.Tables.ROOM;
 
 import java.util.List;
 import java.util.Optional;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
+import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.device.Address;
 import org.springframework.stereotype.Repository;
@@ -23,6 +25,10 @@ public class Devices {
     }
 
     public List<Device> all() {
+        return list(DSL.noCondition());
+    }
+
+    private List<Device> list(Condition which) {
         return sql.select(DEVICE.fields())
                 .select(CHARGER.CODE, BATTERY.CODE, ROOM.NAME)
                 .from(DEVICE)
@@ -32,6 +38,7 @@ public class Devices {
                 .on(BATTERY.ID.eq(DEVICE.BATTERY_ID))
                 .leftJoin(ROOM)
                 .on(ROOM.ID.eq(DEVICE.ROOM_ID))
+                .where(which)
                 .orderBy(DEVICE.ID)
                 .fetch(Devices::device);
     }
@@ -69,12 +76,10 @@ public class Devices {
     }
 
     public Optional<Device> ofCharger(long chargerId) {
-        return all().stream()
-                .filter(d -> d.chargerId() != null && d.chargerId() == chargerId)
-                .findFirst();
+        return list(DEVICE.CHARGER_ID.eq(chargerId)).stream().findFirst();
     }
 
     public Optional<Device> first(Device.Kind kind) {
-        return all().stream().filter(d -> d.kind() == kind).findFirst();
+        return list(DEVICE.KIND.eq(kind.name())).stream().findFirst();
     }
 }

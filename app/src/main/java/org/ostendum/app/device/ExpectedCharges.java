@@ -11,11 +11,9 @@ import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.charge.PastCharges;
 import org.ostendum.core.charge.TimeToFull;
-import org.ostendum.core.charger.ChargerSheet;
 import org.ostendum.core.commission.InitialChargePlan;
 import org.ostendum.core.event.ChargeKind;
 import org.ostendum.core.quantity.Amperes;
-import org.ostendum.core.room.RoomPlan;
 import org.ostendum.core.rulebook.Rules;
 import org.springframework.stereotype.Service;
 
@@ -70,12 +68,8 @@ public class ExpectedCharges {
     }
 
     private Amperes amperes(ChargeRun run, BatteryModel model) {
-        return rooms.plans().stream()
-                .flatMap(RoomPlan::chargers)
-                .filter(c -> run.chargerId() != null && c.id() == run.chargerId())
-                .map(RoomPlan.Charger::sheet)
-                .map(ChargerSheet::amperes)
-                .findFirst()
+        return rooms.charger(run.chargerId())
+                .map(charger -> charger.sheet().amperes())
                 .orElseGet(() -> new Amperes(USUAL_RATE * model.capacity().ampHours()));
     }
 }

@@ -30,9 +30,6 @@ class InventoryInAddress {
 
     @Bean
     Named<RoomPlan.Charger> namedCharger(Rooms rooms) {
-        return new Named<>(RoomPlan.Charger.class, code -> rooms.plans().stream()
-                .flatMap(RoomPlan::chargers)
-                .filter(charger -> charger.code().equals(code))
-                .findFirst());
+        return new Named<>(RoomPlan.Charger.class, rooms::charger);
     }
 }

@@ -8,12 +8,14 @@ import static org.ostendum.app.db.jooq.Tables.SLOT;
 import static org.ostendum.app.db.jooq.Tables.STAND;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
+import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.charger.ChargerSheet;
 import org.ostendum.core.room.RoomPlan;
@@ -47,45 +49,75 @@ public class Rooms {
 
     /** @return every room with all that stands in it */
     public List<RoomPlan> plans() {
-        return names().stream().flatMap(name -> byCode(name.code()).stream()).toList();
+        return plans(DSL.noCondition());
     }
 
     public Optional<RoomPlan> byCode(String code) {
-        return sql.selectFrom(ROOM)
-                .where(ROOM.CODE.eq(code))
-                .fetchOptional(r -> new RoomPlan(
-                        r.getId(), r.getCode(), r.getName(), r.getWidthCm(), r.getDepthCm(), stands(r.getId())));
+        return plans(ROOM.CODE.eq(code)).stream().findFirst();
     }
 
-    private List<Stand> stands(long roomId) {
-        Map<Long, List<Slot>> slots = new LinkedHashMap<>();
+    private List<RoomPlan> plans(Condition which) {
+        Map<Long, List<Stand>> stands = stands(which);
+        return sql.selectFrom(ROOM)
+                .where(which)
+                .orderBy(ROOM.CODE)
+                .fetch(r -> new RoomPlan(
+                        r.getId(),
+                        r.getCode(),
+                        r.getName(),
+                        r.getWidthCm(),
+                        r.getDepthCm(),
+                        stands.getOrDefault(r.getId(), List.of())));
+    }
+
+    /** @return stands by the id of their room */
+    private Map<Long, List<Stand>> stands(Condition which) {
+        Map<Long, List<Slot>> slots = slots(which);
+        Map<Long, List<Stand>> byRoom = new HashMap<>();
+        sql.select(STAND.fields())
+                .from(STAND)
+                .join(ROOM)
+                .on(ROOM.ID.eq(STAND.ROOM_ID))
+                .where(which)
+                .orderBy(STAND.Y_CM, STAND.X_CM)
+                .forEach(r -> byRoom.computeIfAbsent(r.get(STAND.ROOM_ID), id -> new ArrayList<>())
+                        .add(stand(r, slots.getOrDefault(r.get(STAND.ID), List.of()))));
+        return byRoom;
+    }
+
+    private static Stand stand(Record r, List<Slot> slots) {
+        return new Stand(
+                r.get(STAND.ID),
+                r.get(STAND.CODE),
+                r.get(STAND.NAME),
+                StandKind.valueOf(r.get(STAND.KIND)),
+                r.get(STAND.X_CM),
+                r.get(STAND.Y_CM),
+                r.get(STAND.WIDTH_CM),
+                r.get(STAND.DEPTH_CM),
+                slots);
+    }
+
+    /** @return slots by the id of their stand */
+    private Map<Long, List<Slot>> slots(Condition which) {
+        Map<Long, List<Slot>> byStand = new HashMap<>();
         sql.select(SLOT.fields())
                 .select(CHARGER.fields())
                 .select(MACHINE.ID, MACHINE.CODE, MACHINE.NAME)
                 .from(SLOT)
                 .join(STAND)
                 .on(STAND.ID.eq(SLOT.STAND_ID))
+                .join(ROOM)
+                .on(ROOM.ID.eq(STAND.ROOM_ID))
                 .leftJoin(CHARGER)
                 .on(CHARGER.SLOT_ID.eq(SLOT.ID))
                 .leftJoin(MACHINE)
                 .on(MACHINE.SLOT_ID.eq(SLOT.ID))
-                .where(STAND.ROOM_ID.eq(roomId))
+                .where(which)
                 .orderBy(SLOT.STAND_ID, SLOT.NUMBER)
-                .forEach(r -> slots.computeIfAbsent(r.get(SLOT.STAND_ID), id -> new ArrayList<>())
+                .forEach(r -> byStand.computeIfAbsent(r.get(SLOT.STAND_ID), id -> new ArrayList<>())
                         .add(slot(r)));
-        return sql.selectFrom(STAND)
-                .where(STAND.ROOM_ID.eq(roomId))
-                .orderBy(STAND.Y_CM, STAND.X_CM)
-                .fetch(r -> new Stand(
-                        r.getId(),
-                        r.getCode(),
-                        r.getName(),
-                        StandKind.valueOf(r.getKind()),
-                        r.getXCm(),
-                        r.getYCm(),
-                        r.getWidthCm(),
-                        r.getDepthCm(),
-                        slots.getOrDefault(r.getId(), List.of())));
+        return byStand;
     }
 
     private static Slot slot(Record r) {
@@ -96,6 +128,22 @@ public class Rooms {
                 ? null
                 : new ParkedMachine(r.get(MACHINE.ID), r.get(MACHINE.CODE), r.get(MACHINE.NAME));
         return new Slot(r.get(SLOT.ID), r.get(SLOT.NUMBER), charger, machine);
+    }
+
+    public Optional<Charger> charger(String code) {
+        return charger(CHARGER.CODE.eq(code));
+    }
+
+    /** @param id null for none */
+    public Optional<Charger> charger(@Nullable Long id) {
+        return id == null ? Optional.empty() : charger(CHARGER.ID.eq(id));
+    }
+
+    private Optional<Charger> charger(Condition which) {
+        return sql.select(CHARGER.fields())
+                .from(CHARGER)
+                .where(which)
+                .fetchOptional(r -> new Charger(r.get(CHARGER.ID), ChargerRow.sheet(r)));
     }
 
     /** @return id of the charger above a slot */

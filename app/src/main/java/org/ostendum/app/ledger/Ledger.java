@@ -14,6 +14,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
@@ -193,6 +194,14 @@ public class Ledger {
         return new EventLog(
                 told(LEDGER_ENTRY.BATTERY_ID.eq(batteryId).and(LEDGER_ENTRY.HAPPENED_AT.ge(since)), OF_CHARGES)
                         .getOrDefault(batteryId, List.of()));
+    }
+
+    /** @return the same of several batteries, by their ids */
+    public Map<Long, EventLog> charges(Collection<Long> batteryIds, Instant since) {
+        Map<Long, EventLog> logs = new HashMap<>();
+        told(LEDGER_ENTRY.BATTERY_ID.in(batteryIds).and(LEDGER_ENTRY.HAPPENED_AT.ge(since)), OF_CHARGES)
+                .forEach((battery, events) -> logs.put(battery, new EventLog(events)));
+        return logs;
     }
 
     /** @return the waterings of every battery since a moment, without what was corrected away; by the battery's id */

@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import org.jooq.DSLContext;
+import org.jooq.Field;
+import org.jooq.impl.DSL;
 import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.quantity.Volts;
 import org.ostendum.core.voltage.VoltageRound;
@@ -22,6 +24,10 @@ public class Voltages {
     Voltages(DSLContext sql) {
         this.sql = sql;
     }
+
+    /** How the battery was worked while they were read, from the line's payload. */
+    private static final Field<String> LOAD =
+            DSL.field("json_value({0}, '$.load')", String.class, LEDGER_ENTRY.PAYLOAD);
 
     public void keep(long ledgerEntryId, Map<Integer, Volts> byPlace) {
         sql.batch(byPlace.entrySet().stream()
@@ -41,7 +47,7 @@ public class Voltages {
                         .BATTERY_ID
                         .eq(batteryId)
                         .and(LEDGER_ENTRY.KIND.eq(EntryKind.VOLTAGE.name()))
-                        .and(LEDGER_ENTRY.PAYLOAD.contains("\"load\":\"" + load + "\"")))
+                        .and(LOAD.eq(load.name())))
                 .orderBy(LEDGER_ENTRY.SEQ.desc())
                 .limit(1)
                 .fetchOptional(r -> round(r.value1(), r.value2(), load));

@@ -20,6 +20,7 @@ import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.ostendum.core.event.EntryKind;
+import org.ostendum.core.judge.Judge;
 import org.ostendum.core.judge.Missing;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.rulebook.RuleKey;
@@ -91,7 +92,7 @@ class MessagesTest {
     }
 
     @Test
-    void everyRuleStepKindAndLackIsNamed() {
+    void everyRuleStepKindQuestionAndLackIsNamed() {
         Set<String> keys = new TreeSet<>();
         for (RuleKey rule : RuleKey.values()) {
             keys.addAll(List.of("rule." + rule.key(), "rule." + rule.key() + ".note", "practice." + rule.practice()));
@@ -99,6 +100,7 @@ class MessagesTest {
         Arrays.stream(NextStep.values())
                 .filter(step -> step != NextStep.NONE)
                 .forEach(step -> keys.addAll(List.of("next." + step, "tile." + step)));
+        Judge.questions().forEach(question -> keys.add("open." + question));
         Arrays.stream(EntryKind.values()).forEach(kind -> keys.add("EntryKind." + kind));
         Arrays.stream(Missing.values()).forEach(missing -> keys.add("Missing." + missing));
         assertThat(messages.stringPropertyNames()).containsAll(keys);

@@ -49,6 +49,11 @@ public final class Judge {
 
     private Judge() {}
 
+    /** The names of all questions, in the order in which they are asked. */
+    public static List<String> questions() {
+        return QUESTIONS.stream().map(Question::name).toList();
+    }
+
     /** Pure: the same case always gets the same verdict. */
     public static Verdict judge(Case battery) {
         List<Finding> findings = new ArrayList<>();

@@ -16,7 +16,7 @@ import org.springframework.test.context.bean.override.convention.TestBean;
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
         properties = {"ostendum.demo=true", "ostendum.live.beat=1s"})
 @AutoConfigureMockMvc
-@Import(OwnBatteries.class)
+@Import({OwnBatteries.class, QueryCount.class})
 public abstract class ApplicationTest {
     private static final MariaDbServer DATABASE = DemoDatabase.copy();
 
