@@ -41,6 +41,6 @@
     asked = now;
     // A line that died without a word is not noticed by the browser for many minutes.
     if (connection) connection.reader?.cancel();
-    else htmx.ajax("GET", "/live", { source: live });
+    else htmx.ajax("GET", live.getAttribute("hx-sse:connect"), { source: live });
   }, Math.min(1000, patience / 4));
 })();

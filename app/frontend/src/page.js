@@ -43,7 +43,7 @@
     print.addEventListener("click", () => window.print());
   }
   if (document.querySelector("main .aid-card, main.aid-card")) return;
-  fetch("/first-aid/card")
+  fetch(card.dataset.from)
     .then((answer) => (answer.ok ? answer.text() : ""))
     .then((text) => {
       card.innerHTML = text;
@@ -76,7 +76,7 @@ for (const choice of document.querySelectorAll("[data-judge]")) {
 (async () => {
   const buttons = document.querySelectorAll("[data-cart]");
   if (!buttons.length) return;
-  const read = async () => Number(await (await fetch("/watering/cart")).text());
+  const read = async () => Number(await (await fetch(buttons[0].dataset.meter)).text());
   let before = await read();
   for (const button of buttons) {
     button.addEventListener("click", async () => {

@@ -126,7 +126,7 @@ function takeRound(page) {
   }
 
   async function send(value) {
-    const answer = await fetch(`/rounds/${roundId}/values`, {
+    const answer = await fetch(page.dataset.valuesAt, {
       method: "POST",
       headers: { "Content-Type": "application/x-www-form-urlencoded", [csrf.dataset.header]: csrf.content },
       body: new URLSearchParams({ key: value.key, cell: value.cell, field: value.field, value: value.value, base: value.base }),
@@ -151,7 +151,7 @@ function takeRound(page) {
   async function refresh(always) {
     try {
       const version = always ? -1 : svg().dataset.version;
-      const answer = await fetch(`/rounds/${roundId}/board?version=${version}`, { redirect: "manual" });
+      const answer = await fetch(`${page.dataset.boardAt}?version=${version}`, { redirect: "manual" });
       if (answer.status === 200) swap(await answer.text());
       else if (answer.status === 410) {
         gone = await answer.text();

@@ -99,48 +99,60 @@ class RoundController {
                 : fragment(byId(open.get().batteryId()), open.get(), person, words);
     }
 
+    /** @return the board with the value on it, or in words why it was not taken */
     @PostMapping("/rounds/{id}/values")
     Object keep(
             @PathVariable long id,
-            @RequestParam @Nullable String key,
+            @RequestParam(defaultValue = "") String key,
             @RequestParam int cell,
             @RequestParam SheetField field,
             @RequestParam @Nullable String value,
             @RequestParam(defaultValue = "0") long base,
-            @RequestParam(defaultValue = "false") boolean plain,
             Person person,
-            Words words,
-            RedirectAttributes flash) {
-        Optional<Long> batteryId = rounds.batteryOf(id);
-        if (batteryId.isEmpty()) {
+            Words words) {
+        Optional<Battery> battery = rounds.batteryOf(id).flatMap(batteries::byId);
+        if (battery.isEmpty()) {
             return gone(words);
         }
-        Battery battery = byId(batteryId.get());
-        String sentKey = key == null ? UUID.randomUUID().toString() : key;
-        ValueOutcome keeping = taking.keep(
-                id,
-                battery.type().model().cells(),
-                new RoundTaking.Sent(sentKey, cell, field, value, base),
-                person,
-                words);
-        if (plain) {
-            if (keeping instanceof ValueOutcome.Refused refused) {
-                flash.addFlashAttribute("fault", refused.why());
-            } else if (keeping instanceof ValueOutcome.Conflict conflict) {
-                flash.addFlashAttribute("fault", conflict(conflict.theirs(), words));
-            }
-            return "redirect:/batteries/" + battery.code() + "/round";
-        }
-        if (keeping instanceof ValueOutcome.Refused refused) {
+        ValueOutcome outcome = taking.keep(
+                id, cells(battery.get()), new RoundTaking.Sent(key, cell, field, value, base), person, words);
+        if (outcome instanceof ValueOutcome.Refused refused) {
             return text(HttpStatus.UNPROCESSABLE_CONTENT, refused.why());
-        } else if (keeping instanceof ValueOutcome.Conflict conflict) {
+        } else if (outcome instanceof ValueOutcome.Conflict conflict) {
             return ResponseEntity.status(HttpStatus.CONFLICT)
                     .header("X-Base", String.valueOf(conflict.theirs().id()))
                     .contentType(MediaType.TEXT_PLAIN)
                     .body(conflict(conflict.theirs(), words));
         }
-        Optional<OpenRound> open = rounds.byId(id);
-        return open.isEmpty() ? gone(words) : fragment(battery, open.get(), person, words);
+        return rounds.byId(id)
+                .<Object>map(open -> fragment(battery.get(), open, person, words))
+                .orElseGet(() -> gone(words));
+    }
+
+    /** The same from a page whose script does not run: it comes back whole. */
+    @PostMapping(path = "/rounds/{open}/values", params = "plain")
+    String keepPlain(
+            OpenRound open,
+            @RequestParam int cell,
+            @RequestParam SheetField field,
+            @RequestParam @Nullable String value,
+            Person person,
+            Words words,
+            RedirectAttributes flash) {
+        Battery battery = byId(open.batteryId());
+        String key = UUID.randomUUID().toString();
+        ValueOutcome outcome =
+                taking.keep(open.id(), cells(battery), new RoundTaking.Sent(key, cell, field, value, 0), person, words);
+        if (outcome instanceof ValueOutcome.Refused refused) {
+            flash.addFlashAttribute("fault", refused.why());
+        } else if (outcome instanceof ValueOutcome.Conflict conflict) {
+            flash.addFlashAttribute("fault", conflict(conflict.theirs(), words));
+        }
+        return "redirect:/batteries/" + battery.code() + "/round";
+    }
+
+    private static int cells(Battery battery) {
+        return battery.type().model().cells();
     }
 
     private static String conflict(KeptValue theirs, Words words) {

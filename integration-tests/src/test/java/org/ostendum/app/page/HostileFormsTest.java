@@ -29,7 +29,7 @@ import org.springframework.web.util.UriComponentsBuilder;
 @Transactional
 class HostileFormsTest extends ApplicationTest {
     private static final List<String> HOSTILE =
-            List.of("+999999999-12-31", "1d", "0x1p3", "NaN", "99999999999999999999", "-1", "x\u0000y");
+            List.of("+999999999-12-31", "0x1p3", "99999999999999999999", "x\u0000y");
 
     private static final String WANTS_FIGURE = "input[inputmode=decimal], input[inputmode=numeric], input[type=date],"
             + "input[type=number], input[type=hidden], select, input[type=radio]";

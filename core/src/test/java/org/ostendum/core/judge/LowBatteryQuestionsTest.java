@@ -1,0 +1,165 @@
+package org.ostendum.core.judge;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.ostendum.core.judge.Cases.NOW;
+import static org.ostendum.core.judge.Cases.SIX;
+import static org.ostendum.core.judge.Cases.found;
+import static org.ostendum.core.judge.Cases.round;
+import static org.ostendum.core.judge.Cases.sound;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.ostendum.core.event.BatteryEvent;
+import org.ostendum.core.event.BatteryEvent.ChargeEnded;
+import org.ostendum.core.event.BatteryEvent.Worked;
+import org.ostendum.core.event.EventLog;
+import org.ostendum.core.measure.CellReading;
+import org.ostendum.core.measure.Round;
+import org.ostendum.core.measure.RoundState;
+import org.ostendum.core.quantity.AmpHours;
+import org.ostendum.core.quantity.Celsius;
+import org.ostendum.core.quantity.SpecificGravity;
+import org.ostendum.core.quantity.Volts;
+import org.ostendum.core.rulebook.Rules;
+
+/** A battery that reads low as a whole after its charge: too little charge, layered acid, or sulfate. */
+class LowBatteryQuestionsTest {
+    private final List<PastRound> rounds = new ArrayList<>();
+    private final List<BatteryEvent> events = new ArrayList<>();
+
+    private static Instant daysAgo(double days) {
+        return NOW.minus(Duration.ofMinutes(Math.round(days * 24 * 60)));
+    }
+
+    private void read(int daysAgo, RoundState state, int points) {
+        rounds.add(sound(round(daysAgo(daysAgo), state, points, points + 1, points, points - 1, points + 1, points)));
+    }
+
+    /** Cells read on charge, so many volts each. */
+    private void readOnCharge(int daysAgo, int points, double volts) {
+        List<CellReading> readings = new ArrayList<>();
+        for (int cell = 1; cell <= 6; cell++) {
+            readings.add(new CellReading(
+                    cell, SpecificGravity.ofPoints(points), false, false, null, Volts.of(volts), true, null, null));
+        }
+        rounds.add(sound(new Round(daysAgo(daysAgo), RoundState.FULL_CHARGE, Celsius.of(25), readings)));
+    }
+
+    /** Every day of the last month 150 Ah out, and so much of it back. */
+    private void returns(double part) {
+        for (int day = 29; day >= 1; day--) {
+            events.add(new Worked(daysAgo(day), AmpHours.of(150)));
+            events.add(ChargeEnded.unstated(daysAgo(day - 0.5), AmpHours.of(150 * part)));
+        }
+    }
+
+    private Verdict judge() {
+        PastRound latest = rounds.remove(rounds.size() - 1);
+        return Judge.judge(new Case(SIX, Rules.standard(), ZoneOffset.UTC, latest, rounds, new EventLog(events)));
+    }
+
+    /** Less than 105 % back explains all: it is the charger. */
+    @ParameterizedTest
+    @CsvSource({"1.00, CHECK_CHARGER", "1.04, CHECK_CHARGER", "1.06, EQUALISE", "1.12, EQUALISE"})
+    void tooLittlePutBackIsToldFromWhatNobodyKnows(double part, NextStep next) {
+        returns(part);
+        read(14, RoundState.FULL_CHARGE, 1255);
+        read(0, RoundState.FULL_CHARGE, 1255);
+        assertThat(found(judge(), FindingCode.BATTERY_UNDERCHARGED)
+                        .orElseThrow()
+                        .next())
+                .isEqualTo(next);
+    }
+
+    /** Every other fortnight's round follows an equalising charge. */
+    private void fortnights(int ordinary, int equalised, int rounds) {
+        for (int i = rounds; i >= 0; i--) {
+            boolean after = i % 2 == 1;
+            read(14 * i, after ? RoundState.AFTER_EQUALISE : RoundState.FULL_CHARGE, after ? equalised : ordinary);
+        }
+    }
+
+    @Test
+    void whatAnEqualisingChargeLiftsLiesInLayers() {
+        returns(1.12);
+        fortnights(1255, 1282, 8);
+        Verdict verdict = judge();
+        Finding finding = found(verdict, FindingCode.BATTERY_STRATIFIED).orElseThrow();
+        assertThat(finding.next()).isEqualTo(NextStep.EQUALISE);
+        assertThat(found(verdict, FindingCode.BATTERY_UNDERCHARGED)).isEmpty();
+        assertThat(found(verdict, FindingCode.BATTERY_SULFATED)).isEmpty();
+    }
+
+    /** Where nobody logs ampere-hours the same rise may be charge as well. */
+    @Test
+    void withoutAmpereHoursARiseMayBeCharge() {
+        fortnights(1255, 1282, 8);
+        Verdict verdict = judge();
+        assertThat(found(verdict, FindingCode.BATTERY_UNDERCHARGED)
+                        .orElseThrow()
+                        .next())
+                .isEqualTo(NextStep.CHECK_CHARGER);
+    }
+
+    @Test
+    void whatNothingLiftsIsSulfate() {
+        returns(1.12);
+        fortnights(1255, 1256, 8);
+        Verdict verdict = judge();
+        Finding finding = found(verdict, FindingCode.BATTERY_SULFATED).orElseThrow();
+        assertThat(finding.next()).isEqualTo(NextStep.LONG_CHARGE);
+        assertThat(finding.sentence().key()).contains("sulfated");
+    }
+
+    /** With too few rounds after equalising nothing is said of layers. */
+    @Test
+    void layersNeedRoundsAfterEqualising() {
+        read(14, RoundState.FULL_CHARGE, 1255);
+        read(0, RoundState.FULL_CHARGE, 1255);
+        assertThat(judge().notJudged()).containsEntry("layered-acid", Missing.ROUND_AFTER_EQUALISE);
+    }
+
+    @Test
+    void aBatteryThatReachesItsWindowIsNotLayeredByASmallRise() {
+        returns(1.12);
+        fortnights(1280, 1283, 8);
+        Verdict verdict = judge();
+        assertThat(verdict.findings()).isEmpty();
+        assertThat(verdict.notJudged()).doesNotContainKey("layered-acid");
+    }
+
+    /** Low now, and full after the equalise of last week, though enough was put back: it lies between. */
+    @Test
+    void aSteepDropSinceAnEqualiseTellsByItself() {
+        returns(1.12);
+        for (int i = 10; i >= 2; i--) {
+            read(14 * i, RoundState.FULL_CHARGE, 1280);
+        }
+        read(8, RoundState.AFTER_EQUALISE, 1282);
+        read(0, RoundState.FULL_CHARGE, 1252);
+        assertThat(found(judge(), FindingCode.BATTERY_STRATIFIED)).isPresent();
+    }
+
+    /** On charge a sulfated battery shows more volts than it used to, an undercharged one less. */
+    @ParameterizedTest
+    @CsvSource({"2.62, 2.70, SULFATED", "2.62, 2.55, UNDERCHARGED", "2.62, 2.38, UNDERCHARGED"})
+    void theVoltsOnChargeTellSulfateFromWantOfCharge(double before, double now, String cause) {
+        returns(1.12);
+        for (int i = 8; i >= 3; i--) {
+            readOnCharge(14 * i, 1280, before);
+        }
+        for (int i = 2; i >= 0; i--) {
+            readOnCharge(14 * i, 1255, now);
+        }
+        Verdict verdict = judge();
+        assertThat(found(verdict, FindingCode.valueOf("BATTERY_" + cause)))
+                .as(verdict.toString())
+                .isPresent();
+    }
+}
