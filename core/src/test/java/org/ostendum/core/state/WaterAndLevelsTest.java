@@ -1,0 +1,217 @@
+package org.ostendum.core.state;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static org.ostendum.core.state.Told.NOW;
+import static org.ostendum.core.state.Told.hoursAgo;
+import static org.ostendum.core.state.Told.nothing;
+
+import java.time.Duration;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.ostendum.core.event.BatteryEvent.CellReplaced;
+import org.ostendum.core.event.BatteryEvent.DrewOff;
+import org.ostendum.core.event.BatteryEvent.Fill;
+import org.ostendum.core.event.BatteryEvent.LevelRead;
+import org.ostendum.core.event.BatteryEvent.Watered;
+import org.ostendum.core.event.Ending;
+import org.ostendum.core.measure.Answer;
+import org.ostendum.core.measure.Level;
+import org.ostendum.core.quantity.Millilitres;
+import org.ostendum.core.rulebook.Severity;
+import org.ostendum.core.state.CellLevel.Basis;
+
+/** Levels as far as they are known: seen, poured, drawn off, and what charges make of them. The mark is at 25 mm. */
+class WaterAndLevelsTest {
+    private static final Level R = Level.RIGHT;
+
+    @ParameterizedTest
+    @CsvSource({
+        "EXPOSED, true, false, true, NO",
+        "LOW, false, false, true, YES",
+        "RIGHT, false, false, false, YES",
+        "OVER, false, true, false, YES"
+    })
+    void whatWasSeenIsKnown(Level seen, boolean bare, boolean over, boolean low, Answer covered) {
+        BatteryState state = nothing().looked(2, R, R, seen, R, R, R).state();
+        assertThat(state.barePlates()).isEqualTo(bare ? List.of(3) : List.of());
+        assertThat(state.overMark()).isEqualTo(over ? List.of(3) : List.of());
+        assertThat(state.lowCells()).isEqualTo(low ? List.of(3) : List.of());
+        assertThat(state.platesCovered()).isEqualTo(covered);
+        assertThat(state.severity()).isEqualTo(bare ? Severity.STOP : state.severity());
+        assertThat(state.levels().get(3).basis()).isEqualTo(Basis.SEEN);
+    }
+
+    @Test
+    void whatNobodyLookedIntoIsUnknown() {
+        assertThat(nothing().looked(2, R, R, R).state().platesCovered()).isEqualTo(Answer.UNKNOWN);
+        assertThat(nothing().state().platesCovered()).isEqualTo(Answer.UNKNOWN);
+        assertThat(nothing().state().waterDue()).isNull();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"-3, true, true", "3, false, true", "5.2, false, true", "20, false, false", "29, false, false"})
+    void aMeasuredLevelIsKnownToAMillimetre(double millimetres, boolean bare, boolean low) {
+        BatteryState state =
+                nothing().and(new LevelRead(hoursAgo(3), 2, millimetres)).state();
+        assertThat(state.barePlates()).isEqualTo(bare ? List.of(2) : List.of());
+        assertThat(state.lowCells()).isEqualTo(low ? List.of(2) : List.of());
+        assertThat(state.overMark()).isEqualTo(millimetres > 28 ? List.of(2) : List.of());
+        assertThat(state.levels().get(2).highMm() - state.levels().get(2).lowMm())
+                .isCloseTo(2, within(1e-9));
+    }
+
+    @Test
+    void wateredToTheMarkEveryCellStandsThere() {
+        BatteryState state = nothing()
+                .looked(5, Level.EXPOSED, R, Level.LOW, R, R, R)
+                .watered(2, 0)
+                .state();
+        assertThat(state.lowCells()).isEmpty();
+        assertThat(state.barePlates()).isEmpty();
+        assertThat(state.levels().values()).allSatisfy(level -> {
+            assertThat(level.basis()).isEqualTo(Basis.POURED);
+            assertThat(level.lowMm()).isBetween(20.0, 25.0);
+            assertThat(level.highMm()).isBetween(25.0, 28.0);
+        });
+        assertThat(state.water().watered()).isEqualTo(hoursAgo(2));
+        assertThat(state.mixed()).isEqualTo(Answer.NO);
+    }
+
+    /** A litre and a half in six cells lifts each by some 35 mm; a few drops lift a dry cell hardly. */
+    @Test
+    void aFigureSaysHowFarItWent() {
+        assertThat(nothing()
+                        .looked(5, Level.LOW, R, R, R, R, R)
+                        .watered(2, 1500)
+                        .state()
+                        .lowCells())
+                .isEmpty();
+        assertThat(nothing()
+                        .looked(5, Level.EXPOSED, R, R, R, R, R)
+                        .watered(2, 6)
+                        .state()
+                        .lowCells())
+                .contains(1);
+    }
+
+    @Test
+    void oneCellWateredLeavesTheOthers() {
+        BatteryState state = nothing()
+                .looked(5, Level.LOW, Level.LOW, R, R, R, R)
+                .and(new Watered(hoursAgo(2), new Millilitres(200), 1, Fill.TO_MARK))
+                .state();
+        assertThat(state.lowCells()).containsExactly(2);
+    }
+
+    /** Just covered before the charge it is to be filled after it; a cell that was covered gets none. */
+    @Test
+    void platesJustCoveredWantWaterStill() {
+        BatteryState state = nothing()
+                .looked(5, Level.EXPOSED, R, R, R, R, R)
+                .watered(2, 300, Fill.COVERED)
+                .state();
+        assertThat(state.barePlates()).isEmpty();
+        assertThat(state.platesCovered()).isEqualTo(Answer.YES);
+        assertThat(state.lowCells()).containsExactly(1);
+        assertThat(state.levels().get(1).basis()).isEqualTo(Basis.COVERED);
+        assertThat(state.levels().get(2).basis()).isEqualTo(Basis.SEEN);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1, '4'", "4, '1'", ", ''"})
+    void drawnOffACellStandsAtItsMark(Integer cell, String stillOver) {
+        BatteryState state = nothing()
+                .looked(5, Level.OVER, R, R, Level.OVER, R, R)
+                .and(new DrewOff(hoursAgo(2), null, cell))
+                .state();
+        assertThat(state.overMark()).isEqualTo(stillOver.isEmpty() ? List.of() : List.of(Integer.valueOf(stillOver)));
+        assertThat(state.levels().get(2).basis())
+                .as("a cell that was right stays")
+                .isEqualTo(Basis.SEEN);
+    }
+
+    @Test
+    void pouredOnACellOverItsMarkItStaysOver() {
+        BatteryState state =
+                nothing().looked(5, Level.OVER, R, R, R, R, R).watered(2, 100).state();
+        assertThat(state.overMark()).containsExactly(1);
+    }
+
+    /** Overcharge splits water: 60 Ah too much lower each cell by some 2.8 mm, an old battery's by twice that. */
+    @Test
+    void chargesUseWaterUp() {
+        Told filled = nothing().watered(100, 0).worked(90, 100).charged(80, 160);
+        CellLevel after = filled.state().levels().get(1);
+        CellLevel before = nothing().watered(100, 0).state().levels().get(1);
+        double used = 0.336 * 60 / (0.6 * 300 / 25);
+        assertThat(before.lowMm() - after.lowMm()).isCloseTo(2 * used, within(0.05));
+        assertThat(filled.state().water().gassed()).isCloseTo(60, within(0.01));
+    }
+
+    @Test
+    void aChargeEndedEarlyHasHardlyGassed() {
+        BatteryState state = nothing()
+                .watered(100, 0)
+                .worked(90, 0)
+                .ended(80, Ending.ENDED_EARLY, null)
+                .state();
+        assertThat(state.water().gassed()).isZero();
+        assertThat(state.mixed()).isEqualTo(Answer.NO);
+    }
+
+    /** So much overcharge mixes it; nobody knows where nothing is on record. */
+    @Test
+    void waterIsMixedByAChargeThatGasses() {
+        assertThat(nothing()
+                        .watered(100, 0)
+                        .worked(90, 150)
+                        .charged(80, 190)
+                        .state()
+                        .mixed())
+                .isEqualTo(Answer.YES);
+        assertThat(nothing()
+                        .watered(100, 0)
+                        .worked(90, 150)
+                        .charged(80, 150)
+                        .state()
+                        .mixed())
+                .isNotEqualTo(Answer.YES);
+        assertThat(nothing().watered(100, 0).equalised(80).state().mixed()).isEqualTo(Answer.YES);
+    }
+
+    @Test
+    void ofANewCellNoLevelIsKnown() {
+        BatteryState state = nothing()
+                .looked(5, Level.LOW, R, R, R, R, R)
+                .and(new CellReplaced(hoursAgo(2), 1, "new"))
+                .state();
+        assertThat(state.levels()).doesNotContainKey(1);
+        assertThat(state.lowCells()).isEmpty();
+        assertThat(state.care().cellsSince()).containsEntry(1, hoursAgo(2));
+    }
+
+    /** What is low now goes before the calendar; all seen right is as good as filled. */
+    @Test
+    void waterIsDueByWhatWasSeenThenByTheRule() {
+        WaterDue now = nothing().looked(2, Level.LOW, R, R, R, R, R).state().waterDue();
+        assertThat(now.basis()).isEqualTo(WaterDue.Basis.LEVELS);
+        assertThat(now.isDue(NOW)).isTrue();
+
+        WaterDue byRule = nothing().watered(24 * 10, 900).state().waterDue();
+        assertThat(byRule.basis()).isEqualTo(WaterDue.Basis.RULE);
+        assertThat(byRule.at()).isEqualTo(hoursAgo(24 * 10).plus(Duration.ofDays(14)));
+        assertThat(byRule.isDue(NOW)).isFalse();
+        assertThat(nothing().watered(24 * 15, 900).state().waterDue().isDue(NOW))
+                .isTrue();
+
+        WaterDue seen = nothing()
+                .watered(24 * 15, 900)
+                .looked(24 * 3, R, R, R, R, R, R)
+                .state()
+                .waterDue();
+        assertThat(seen.from()).isEqualTo(hoursAgo(24 * 3));
+    }
+}
