@@ -5,9 +5,9 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import org.ostendum.app.people.People;
-import org.ostendum.core.people.Role;
 import org.ostendum.app.security.TokenHash;
 import org.ostendum.app.security.Tokens;
+import org.ostendum.core.people.Role;
 import org.springframework.context.ConfigurableApplicationContext;
 
 /** A program that calls the API by its token. */
