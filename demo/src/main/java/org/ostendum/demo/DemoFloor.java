@@ -69,7 +69,7 @@ class DemoFloor {
         for (Parked parked : Lanternmoor.machines()) {
             Long slot = parked.stand().isEmpty()
                     ? null
-                    : DemoData.known(slots, parked.stand()).next();
+                    : DemoSite.known(slots, parked.stand()).next();
             Integer from = parked.fromKg() == 0 ? null : (Integer) parked.fromKg();
             Integer to = parked.toKg() == 0 ? null : (Integer) parked.toKg();
             machineIds.put(

@@ -2,14 +2,16 @@ package org.ostendum.demo;
 
 import java.time.Duration;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.IntStream;
 import org.ostendum.app.inventory.MachineKind;
 import org.ostendum.core.measure.Colour;
 import org.ostendum.core.people.Role;
 import org.ostendum.core.room.RoomPlan.Stand;
 import org.ostendum.core.room.RoomPlan.StandKind;
-import org.ostendum.demo.records.Habits;
-import org.ostendum.demo.records.Story;
+import org.ostendum.demo.lives.Ending;
+import org.ostendum.demo.lives.Habits;
+import org.ostendum.sim.Fault;
 
 /** The made-up film studio of the demo: its people, models, room, machines and batteries. */
 final class Lanternmoor {
@@ -107,6 +109,8 @@ final class Lanternmoor {
      *
      * @param machine it is in, empty for a slot
      * @param stand on which it stands in the next free slot, empty for a machine
+     * @param faults what goes wrong in its year; days from the beginning of its simulated life
+     * @param endings what its last round shows besides
      * @param daysAgo when its last round was taken
      */
     record OneBattery(
@@ -116,10 +120,16 @@ final class Lanternmoor {
             String machine,
             String stand,
             Habits habits,
-            List<Story> stories,
+            List<Fault> faults,
+            List<Ending> endings,
             int daysAgo,
             Hour hour,
-            int monthsOld) {}
+            int monthsOld) {
+        /** Whether its year has anything for the judge to find. */
+        boolean hasStory() {
+            return !faults.isEmpty() || !endings.isEmpty();
+        }
+    }
 
     static List<OneBattery> batteries() {
         return IntStream.rangeClosed(1, 59).mapToObj(Lanternmoor::battery).toList();
@@ -197,42 +207,63 @@ final class Lanternmoor {
             Habits habits,
             int daysAgo,
             Hour hour) {
-        List<Story> stories = storiesOf(code);
+        List<Fault> faults = faultsOf(code);
+        List<Ending> endings = endingsOf(code);
         boolean stopped = code.equals("T-07") || code.equals("T-22");
+        boolean isTold = !faults.isEmpty() || !endings.isEmpty();
         return new OneBattery(
                 code,
                 "LM" + serial * 7,
                 model,
                 machine,
                 stand,
-                habits,
-                stories,
-                stories.isEmpty() ? daysAgo : daysAgo % 4 + 1,
+                NEVER_EQUALISED.contains(code) ? habits.withoutEqualising() : habits,
+                faults,
+                endings,
+                isTold ? daysAgo % 4 + 1 : daysAgo,
                 stopped ? Hour.RESTED : hour,
                 14 + serial % 40);
     }
 
-    /** The stories planted for the judge to find. */
-    private static List<Story> storiesOf(String code) {
+    private static final Set<String> NEVER_EQUALISED = Set.of("T-04", "G-12");
+
+    /** What goes wrong with a battery in its year, for the judge to find. */
+    private static List<Fault> faultsOf(String code) {
         return switch (code) {
-            case "T-07" -> List.of(new Story.FailingCell(9, 150, 12), new Story.EqualisedAtTheEnd());
-            case "T-11" -> List.of(new Story.FailingCell(14, 205, 4.2));
-            case "T-04" -> List.of(new Story.NotEqualised(205));
-            case "T-16" -> List.of(new Story.Undercharged(320, 28));
-            case "T-20" -> List.of(new Story.Thirsty(5));
-            case "T-22" -> List.of(new Story.PlatesShowing(4));
-            case "T-26" -> List.of(new Story.Turned(7, Colour.BROWN));
-            case "T-05" -> List.of(new Story.SlipOfTheKey(12, -90));
-            case "T-09" -> List.of(new Story.ReadAfterWater());
-            case "T-28" -> List.of(new Story.Forgotten(41));
-            case "G-03" -> List.of(new Story.Thirsty(24));
-            case "G-09" -> List.of(new Story.Overfilled(4));
-            case "G-12" -> List.of(new Story.NotEqualised(180));
-            case "G-06" -> List.of(new Story.FailingCell(17, 130, 9));
-            case "G-17" -> List.of(new Story.Forgotten(63));
-            case "P-2" -> List.of(new Story.Forgotten(38));
-            case "P-5" -> List.of(new Story.ReadInService(25));
-            case "A-3" -> List.of(new Story.Undercharged(250, 30));
+            case "T-07" -> List.of(new Fault.SoftShort(9, 180, 0.0004));
+            case "T-11" -> List.of(new Fault.SoftShort(14, 250, 0.00022));
+            case "T-04" -> leftBehind(0.0011);
+            case "T-16" -> List.of(new Fault.EarlyStop(340, 0.12));
+            case "G-12" -> leftBehind(0.0012);
+            case "G-06" -> List.of(new Fault.SoftShort(17, 160, 0.0003));
+            case "A-3" -> List.of(new Fault.EarlyStop(260, 0.1));
+            default -> List.of();
+        };
+    }
+
+    /** Two cells of each three: an ordinary charge no longer brings them up to the others, and nobody equalises. */
+    private static List<Fault> leftBehind(double perDay) {
+        return IntStream.rangeClosed(1, 18)
+                .filter(cell -> cell % 3 > 0)
+                .<Fault>mapToObj(cell -> new Fault.SulfatedCell(cell, 200, perDay))
+                .toList();
+    }
+
+    /** What the last round of a battery shows besides. */
+    private static List<Ending> endingsOf(String code) {
+        return switch (code) {
+            case "T-07" -> List.of(new Ending.EqualisedAtTheEnd());
+            case "T-20" -> List.of(new Ending.Thirsty(5));
+            case "T-22" -> List.of(new Ending.PlatesShowing(4));
+            case "T-26" -> List.of(new Ending.Turned(7, Colour.BROWN));
+            case "T-05" -> List.of(new Ending.SlipOfTheKey(12, -90));
+            case "T-09" -> List.of(new Ending.ReadAfterWater());
+            case "T-28" -> List.of(new Ending.Forgotten(41));
+            case "G-03" -> List.of(new Ending.Thirsty(24));
+            case "G-09" -> List.of(new Ending.Overfilled(4));
+            case "G-17" -> List.of(new Ending.Forgotten(63));
+            case "P-2" -> List.of(new Ending.Forgotten(38));
+            case "P-5" -> List.of(new Ending.ReadInService(25));
             default -> List.of();
         };
     }

@@ -16,10 +16,12 @@ import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.quantity.Volts;
 import org.ostendum.core.receive.DateScheme;
-import org.ostendum.demo.records.RecordedBattery;
 
 /** The made-up battery models of the demo and the chargers that go with them. */
 final class LanternmoorModels {
+    /** Amperes of the right charger for each Ah. */
+    private static final double CHARGER_RATE = 0.16;
+
     // Above the models, which are made from them.
     private static final Prices TRAY_PRICES = new Prices(4600, 380, 420, 1300);
     private static final Prices PACK_PRICES = new Prices(1150, 190, 90, 700);
@@ -172,7 +174,7 @@ final class LanternmoorModels {
                 model.cells() == 18 ? Set.of(12, 18) : Set.of(model.cells()),
                 Set.of(CellKind.FLOODED),
                 aircraft ? AIRCRAFT_CONNECTOR : connector(model),
-                new Amperes(Math.ceil(capacity * RecordedBattery.CHARGER_RATE)),
+                new Amperes(Math.ceil(capacity * CHARGER_RATE)),
                 AmpHours.of(Math.floor(0.6 * capacity)),
                 AmpHours.of(Math.ceil(1.6 * capacity)),
                 Volts.of(1.6),

@@ -6,11 +6,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * One charge over time: volts of a cell above, amperes and degrees beneath, ampere-hours and gas at the bottom.
  *
- * @param volts the upper field
- * @param below the middle one
- * @param bottom the lowest one
  * @param taken where all that was taken out is back, in the lowest field; null where nobody knows
- * @param voltLine points of the volts of one cell; empty for none
  * @param absorptionX where the current began to fall; null while it has not
  * @param finishX where it began to finish; null while it has not
  * @param earlier lines of earlier charges, drawn behind
@@ -18,25 +14,24 @@ import org.jspecify.annotations.Nullable;
 public record ChargeCurve(
         double width,
         double height,
-        Box volts,
-        Box below,
-        Box bottom,
-        String voltLine,
-        String ampLine,
-        String celsiusLine,
-        String ampHourLine,
-        String gasLine,
+        Fields fields,
+        Lines lines,
         @Nullable Double taken,
         List<Point> readings,
         @Nullable Double absorptionX,
         @Nullable Double finishX,
         List<String> earlier,
-        List<Tick> voltTicks,
-        List<Tick> hours,
-        String mostAmps,
-        String mostCelsius,
-        String mostAmpHours,
-        String mostGas) {
+        Scales scales) {
+    /** Where each is drawn, from above. */
+    public record Fields(Box volts, Box below, Box bottom) {}
+
+    /** Points of each line; empty for none. Volts are of one cell. */
+    public record Lines(String volts, String amperes, String celsius, String ampHours, String gas) {}
+
+    /** What stands at the edges; the last four are the upper ends of their scales. */
+    public record Scales(
+            List<Tick> volts, List<Tick> hours, String amperes, String celsius, String ampHours, String gas) {}
+
     public String viewBox() {
         return "0 0 " + Math.round(width) + " " + Math.round(height);
     }

@@ -91,21 +91,11 @@ public final class ChargePlotter {
         double mostAmpHours = 1.1 * Math.max(Math.max(1, sums.ampHours()), taken == null ? 0 : taken);
         double mostGas = Math.max(10, 1.1 * sums.mostLitres());
         List<Point> volts = points(now, this::voltsY);
-        List<ChargeSample> warm =
-                now.samples().stream().filter(s -> s.celsius() != null).toList();
         return new ChargeCurve(
                 width,
                 height,
-                upper,
-                lower,
-                bottom,
-                Strokes.polyline(volts),
-                Strokes.polyline(points(now, s -> lowerY(s.amperes().amperes() / mostAmps))),
-                Strokes.polyline(points(
-                        new Course(now.start(), warm),
-                        s -> lowerY(Objects.requireNonNull(s.celsius()).degrees() / MOST_CELSIUS))),
-                Strokes.polyline(points(now, sums.ampHoursAt(), mostAmpHours)),
-                Strokes.polyline(points(now, sums.litresAt(), mostGas)),
+                new ChargeCurve.Fields(upper, lower, bottom),
+                lines(now, sums, volts, mostAmpHours, mostGas),
                 taken == null ? null : (Double) bottomY(taken / mostAmpHours),
                 volts,
                 absorptionX(now),
@@ -114,12 +104,26 @@ public final class ChargePlotter {
                         .filter(course -> course.samples().size() > 1)
                         .map(course -> Strokes.polyline(points(course, this::voltsY)))
                         .toList(),
-                voltTicks(),
-                hourTicks(),
-                String.format(Locale.ROOT, "%.0f A", mostAmps),
-                String.format(Locale.ROOT, "%.0f °C", MOST_CELSIUS),
-                String.format(Locale.ROOT, "%.0f Ah", mostAmpHours),
-                String.format(Locale.ROOT, "%.0f l/h", mostGas));
+                new ChargeCurve.Scales(
+                        voltTicks(),
+                        hourTicks(),
+                        String.format(Locale.ROOT, "%.0f A", mostAmps),
+                        String.format(Locale.ROOT, "%.0f °C", MOST_CELSIUS),
+                        String.format(Locale.ROOT, "%.0f Ah", mostAmpHours),
+                        String.format(Locale.ROOT, "%.0f l/h", mostGas)));
+    }
+
+    private ChargeCurve.Lines lines(Course now, Sums sums, List<Point> volts, double mostAmpHours, double mostGas) {
+        List<ChargeSample> warm =
+                now.samples().stream().filter(s -> s.celsius() != null).toList();
+        return new ChargeCurve.Lines(
+                Strokes.polyline(volts),
+                Strokes.polyline(points(now, s -> lowerY(s.amperes().amperes() / mostAmps))),
+                Strokes.polyline(points(
+                        new Course(now.start(), warm),
+                        s -> lowerY(Objects.requireNonNull(s.celsius()).degrees() / MOST_CELSIUS))),
+                Strokes.polyline(points(now, sums.ampHoursAt(), mostAmpHours)),
+                Strokes.polyline(points(now, sums.litresAt(), mostGas)));
     }
 
     private List<Point> points(Course course, ToDoubleFunction<ChargeSample> y) {

@@ -105,8 +105,6 @@ public class JobViews {
      *
      * @param seq of the last event the page knows
      * @param ahead steps after the current one, as far as nobody has answered otherwise
-     * @param sums what the current step works out by itself, a line each
-     * @param reckoned what stands in the field of the current step before anybody types: the hours that current has flowed
      */
     public record JobView(
             Job job,
@@ -117,20 +115,28 @@ public class JobViews {
             List<Step> ahead,
             @Nullable Timer timer,
             boolean over,
-            @Nullable ChargeView charge,
-            @Nullable EqualiseView equalise,
-            @Nullable LeakView leak,
+            RowsSoFar rows,
             List<RunEvent> overridden,
             List<Photos.PhotoName> pictures,
             List<Person> colleagues,
             boolean trained,
-            @Nullable Double torque,
-            String reckoned,
-            List<Message> sums) {
+            AtHand atHand) {
         public Procedure procedure() {
             return run.procedure();
         }
     }
+
+    /** What the core makes of the current step's rows; null each for a step of another kind. */
+    public record RowsSoFar(@Nullable ChargeView charge, @Nullable EqualiseView equalise, @Nullable LeakView leak) {}
+
+    /**
+     * What is known before anybody types.
+     *
+     * @param torque of the posts, N·m; null where the sheet says nothing
+     * @param reckoned what stands in the field of the current step: the hours that current has flowed
+     * @param sums what the current step works out by itself, a line each
+     */
+    public record AtHand(@Nullable Double torque, String reckoned, List<Message> sums) {}
 
     JobView view(Job job, Person person, Words words) {
         List<JobEvent> events = jobs.events(job.id());
@@ -150,9 +156,7 @@ public class JobViews {
                 ahead(run, current),
                 timer,
                 timer != null && timer.isOver(now),
-                isRows(current, Task.Rows.Kind.INITIAL_CHARGE) && battery != null ? charge(run, battery) : null,
-                isRows(current, Task.Rows.Kind.EQUALISE) && battery != null ? equalise(run, battery) : null,
-                isRows(current, Task.Rows.Kind.TOP_LEAK) && battery != null ? leak(run, battery) : null,
+                rows(run, current, battery),
                 events.stream()
                         .map(JobEvent::event)
                         .filter(e -> e.kind() == RunEvent.Kind.GATE_OVERRIDDEN)
@@ -162,11 +166,22 @@ public class JobViews {
                         .filter(p -> p.active() && p.worksOnBatteries() && p.id() != person.id())
                         .toList(),
                 running.isTrained(run, person),
-                battery == null || battery.type().torqueTenths() == 0
-                        ? null
-                        : (Double) (battery.type().torqueTenths() / 10.0),
-                reckoned(run, current, now),
-                sums(run, current, battery));
+                new AtHand(torque(battery), reckoned(run, current, now), sums(run, current, battery)));
+    }
+
+    private RowsSoFar rows(Run run, @Nullable Step current, @Nullable Battery battery) {
+        if (battery == null) {
+            return new RowsSoFar(null, null, null);
+        }
+        return new RowsSoFar(
+                isRows(current, Task.Rows.Kind.INITIAL_CHARGE) ? charge(run, battery) : null,
+                isRows(current, Task.Rows.Kind.EQUALISE) ? equalise(run, battery) : null,
+                isRows(current, Task.Rows.Kind.TOP_LEAK) ? leak(run, battery) : null);
+    }
+
+    private static @Nullable Double torque(@Nullable Battery battery) {
+        int tenths = battery == null ? 0 : battery.type().torqueTenths();
+        return tenths == 0 ? null : (Double) (tenths / 10.0);
     }
 
     private List<Message> sums(Run run, @Nullable Step current, @Nullable Battery battery) {

@@ -140,18 +140,18 @@ public class Jobs {
                 r.get(JOB.ID),
                 r.get(JOB.PROCEDURE_ID),
                 r.get(JOB.TEXT),
-                r.get(JOB.ROOM_ID),
-                r.get(JOB.BATTERY_ID),
-                r.get(BATTERY.CODE),
-                r.get(JOB.MACHINE_ID),
-                r.get(MACHINE.CODE),
+                new Job.Subject(
+                        r.get(JOB.ROOM_ID),
+                        r.get(JOB.BATTERY_ID),
+                        r.get(BATTERY.CODE),
+                        r.get(JOB.MACHINE_ID),
+                        r.get(MACHINE.CODE)),
+                new Job.Charging(
+                        r.get(JOB.CHARGER_ID), r.get(CHARGER.CODE), kind == null ? null : ChargeKind.valueOf(kind)),
                 r.get(JOB.BEGUN_AT),
                 r.get(PERSON.NAME),
                 Status.valueOf(r.get(JOB.STATUS)),
-                r.get(JOB.ENDED_AT),
-                r.get(JOB.CHARGER_ID),
-                r.get(CHARGER.CODE),
-                kind == null ? null : ChargeKind.valueOf(kind));
+                r.get(JOB.ENDED_AT));
     }
 
     /** Locks a job against a second writer until the transaction ends. */

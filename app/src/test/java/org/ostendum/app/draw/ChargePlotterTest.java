@@ -44,17 +44,24 @@ class ChargePlotterTest {
     @Test
     void voltsLieAboveAndAmperesAndDegreesBeneath() {
         ChargeCurve curve = plot(10);
-        assertThat(points(curve.voltLine())).hasSize(11).allMatch(curve.volts()::contains);
-        assertThat(points(curve.ampLine())).hasSize(11).allMatch(curve.below()::contains);
-        assertThat(points(curve.celsiusLine())).hasSize(6).allMatch(curve.below()::contains);
-        assertThat(points(curve.voltLine()).get(10).y())
-                .isLessThan(points(curve.voltLine()).get(0).y());
+        assertThat(points(curve.lines().volts()))
+                .hasSize(11)
+                .allMatch(curve.fields().volts()::contains);
+        assertThat(points(curve.lines().amperes()))
+                .hasSize(11)
+                .allMatch(curve.fields().below()::contains);
+        assertThat(points(curve.lines().celsius()))
+                .hasSize(6)
+                .allMatch(curve.fields().below()::contains);
+        assertThat(points(curve.lines().volts()).get(10).y())
+                .isLessThan(points(curve.lines().volts()).get(0).y());
     }
 
     @Test
     void theFinishBeginsWhereTheCurrentStaysLow() {
         ChargeCurve curve = plot(10);
-        assertThat(curve.finishX()).isCloseTo(points(curve.voltLine()).get(6).x(), within(0.1));
+        assertThat(curve.finishX())
+                .isCloseTo(points(curve.lines().volts()).get(6).x(), within(0.1));
         assertThat(plot(5).finishX()).isNull();
     }
 
@@ -63,7 +70,7 @@ class ChargePlotterTest {
         ChargeCurve curve = plot(4, course(12));
         assertThat(curve.earlier()).hasSize(1);
         assertThat(points(curve.earlier().get(0)).get(4).x())
-                .isEqualTo(points(curve.voltLine()).get(4).x());
-        assertThat(points(curve.earlier().get(0))).allMatch(curve.volts()::contains);
+                .isEqualTo(points(curve.lines().volts()).get(4).x());
+        assertThat(points(curve.earlier().get(0))).allMatch(curve.fields().volts()::contains);
     }
 }

@@ -1,0 +1,38 @@
+package org.ostendum.demo;
+
+import org.ostendum.app.inventory.Rooms;
+import org.ostendum.demo.DemoSite.Known;
+import org.springframework.stereotype.Component;
+
+/** What is not of one battery: stations and trainings before the year, and the jobs and devices of today after it. */
+@Component
+class DemoSurroundings {
+    private final Rooms rooms;
+    private final DemoSafety safety;
+    private final DemoJobs jobs;
+    private final DemoDevices devices;
+    private final DemoNewcomer newcomer;
+
+    DemoSurroundings(Rooms rooms, DemoSafety safety, DemoJobs jobs, DemoDevices devices, DemoNewcomer newcomer) {
+        this.rooms = rooms;
+        this.safety = safety;
+        this.jobs = jobs;
+        this.devices = devices;
+        this.newcomer = newcomer;
+    }
+
+    void beforeTheYear(Known known) {
+        safety.fill(room(), known.persons());
+    }
+
+    void afterTheYear(Known known) {
+        newcomer.add(known.persons(), known.models());
+        jobs.fill();
+        safety.refill(room(), known.persons());
+        devices.fill();
+    }
+
+    private long room() {
+        return rooms.names().get(0).id();
+    }
+}
