@@ -206,7 +206,7 @@ class BeginController {
         }
         address.addAttribute("charger", asked.charger());
         address.addAttribute("kind", asked.kind());
-        return "redirect:/batteries/" + battery.code() + "/jobs/" + procedure;
+        return "redirect:/batteries/" + battery.code() + "/jobs/" + procedure.id();
     }
 
     @PostMapping("/room-jobs/{procedure}")

@@ -223,6 +223,8 @@ class ChargeAtSpeedTest {
 
         browser.driver().get(job);
         press("End the readings");
+        patiently("the hours")
+                .until(d -> !d.findElements(By.cssSelector("#value")).isEmpty());
         double hours = Double.parseDouble(String.valueOf(browser.find("#value").getDomProperty("value")));
         assertThat(hours).isBetween(5.0, 40.0);
         press("Keep and go on");

@@ -229,7 +229,7 @@ class JobsInTheBrowserTest extends ApplicationTest {
         browser.find("#temperature").sendKeys("99");
         browser.find("#gravity").sendKeys("281");
         press("Write the row");
-        browser.awaitText(".field .fault", "-40 to 80");
+        browser.awaitText(".field .fault", "-40 °C to 80 °C");
         assertThat(browser.find("#gravity").getDomAttribute("value")).isEqualTo("281");
         browser.find("#temperature").clear();
         browser.find("#temperature").sendKeys("34");

@@ -152,6 +152,6 @@ class ChargeTest extends ApplicationTest {
             assertThat(month.missed()).isLessThan(month.starts());
         });
         assertThat(views.months(battery).get(3).chargeReturn()).isBetween(1.05, 1.2);
-        assertThat(tom.page("/batteries/T-15/charge")).contains("Its charges by month", " Ah · 1.12");
+        assertThat(tom.page("/batteries/T-15/charge")).contains("Its charges by month", " Ah · 1.1");
     }
 }

@@ -65,7 +65,8 @@ class StartScriptTest {
         Said said = run("strat");
         assertThat(said.code()).isEqualTo(2);
         assertThat(said.text())
-                .contains("demo [SPEED] | start | stop | status | test | bench | backup FILE | restore FILE");
+                .contains(
+                        "demo [SPEED] | start | stop | status | test | bench | coverage | mutants | backup FILE | restore FILE");
     }
 
     @Test
