@@ -16,6 +16,7 @@ import org.ostendum.app.charge.SampleBuffer;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.support.EquipmentSite;
 import org.ostendum.app.support.MariaDbServer;
+import org.ostendum.app.support.Patience;
 import org.ostendum.app.support.StandInProcess;
 import org.ostendum.core.alarm.AlarmKind;
 import org.ostendum.core.charge.ChargeSample;
@@ -53,7 +54,7 @@ class EquipmentProcessesTest extends AtTheEquipment {
     }
 
     private static void await(String what, int seconds, BooleanSupplier holds) throws InterruptedException {
-        Instant end = Instant.now().plus(Duration.ofSeconds(seconds));
+        Instant end = Patience.end(Duration.ofSeconds(seconds));
         while (!holds.getAsBoolean()) {
             assertThat(Instant.now()).as(what).isBefore(end);
             TimeUnit.MILLISECONDS.sleep(200);

@@ -47,7 +47,7 @@ public final class Application implements AutoCloseable {
         builder.environment().put("OSTENDUM_PORT", String.valueOf(port));
         process = builder.start();
         Runtime.getRuntime().addShutdownHook(new Thread(process::destroyForcibly));
-        Instant end = Instant.now().plus(Duration.ofSeconds(180));
+        Instant end = Patience.end(Duration.ofSeconds(120));
         while (!answers()) {
             if (!process.isAlive() || Instant.now().isAfter(end)) {
                 throw new IllegalStateException("The application did not start; see " + log);

@@ -92,7 +92,7 @@ public final class Browser implements AutoCloseable {
 
     /** Looks often: what usually takes a tenth of a second is not to take half of one. */
     public WebDriverWait wait(Duration patience) {
-        WebDriverWait wait = new WebDriverWait(driver, patience);
+        WebDriverWait wait = new WebDriverWait(driver, Patience.of(patience));
         wait.pollingEvery(Duration.ofMillis(80));
         return wait;
     }

@@ -134,7 +134,7 @@ public final class MariaDbServer {
     }
 
     private void await() throws InterruptedException {
-        Instant end = Instant.now().plus(Duration.ofSeconds(40));
+        Instant end = Patience.end(Duration.ofSeconds(40));
         while (Instant.now().isBefore(end)) {
             try {
                 DriverManager.getConnection(url(), "ostendum", "ostendum").close();

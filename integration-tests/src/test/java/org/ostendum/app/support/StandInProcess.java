@@ -51,7 +51,7 @@ public final class StandInProcess {
                     .redirectErrorStream(true)
                     .redirectOutput(bank.resolveSibling("log").toFile())
                     .start();
-            Instant end = Instant.now().plus(Duration.ofSeconds(30));
+            Instant end = Patience.end(Duration.ofSeconds(30));
             while (!answers()) {
                 if (!process.isAlive() || Instant.now().isAfter(end)) {
                     throw new IllegalStateException("The stand-ins did not start; see " + bank.resolveSibling("log"));
