@@ -20,8 +20,10 @@ import org.ostendum.core.event.BatteryEvent.ChargeStarted;
 import org.ostendum.core.event.ChargeKind;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.transaction.annotation.Transactional;
 
-/** A page asks the database as often for many batteries as for few. */
+/** A page asks the database as often for many batteries as for few. What is put on charge for it is taken back. */
+@Transactional
 class QueriesOfPagesTest extends ApplicationTest {
     private static final List<String> PAGES =
             List.of("/rooms/tests", "/charging", "/watering", "/fleet", "/jobs", "/setup/chargers", "/setup/devices");
