@@ -1,6 +1,6 @@
 package org.ostendum.demo;
 
-import java.util.Map;
+import java.util.stream.Stream;
 import org.ostendum.app.Ostendum;
 import org.springframework.boot.SpringApplication;
 
@@ -9,8 +9,16 @@ public final class Demo {
     private Demo() {}
 
     public static void main(String[] arguments) {
-        SpringApplication application = new SpringApplication(Ostendum.class, DemoConfiguration.class);
-        application.setDefaultProperties(Map.of("ostendum.demo", true));
-        application.run(arguments);
+        application().run(arguments(arguments));
+    }
+
+    static SpringApplication application() {
+        return new SpringApplication(Ostendum.class, DemoConfiguration.class);
+    }
+
+    /** A default would give way to the application's own file. */
+    static String[] arguments(String... given) {
+        return Stream.concat(Stream.of("--ostendum.demo=true"), Stream.of(given))
+                .toArray(String[]::new);
     }
 }
