@@ -230,7 +230,7 @@ final class Lanternmoor {
     /** What goes wrong with a battery in its year, for the judge to find. */
     private static List<Fault> faultsOf(String code) {
         return switch (code) {
-            case "T-07" -> List.of(new Fault.SoftShort(9, 180, 0.0004));
+            case "T-07" -> List.of(new Fault.SoftShort(9, 210, 0.00028));
             case "T-11" -> List.of(new Fault.SoftShort(14, 250, 0.00022));
             case "T-04" -> leftBehind(0.0011);
             case "T-16" -> List.of(new Fault.EarlyStop(340, 0.12));

@@ -25,7 +25,7 @@ public sealed interface Ending {
     /** Nobody has taken a round for so many days. */
     record Forgotten(int days) implements Ending {}
 
-    /** The round follows an equalising charge. */
+    /** The round follows an equalising charge, and is taken with care: each sample is drawn twice. */
     record EqualisedAtTheEnd() implements Ending {}
 
     /** The round was taken in the middle of work, with so much left. */

@@ -79,7 +79,7 @@ final class LastRound {
                 cell,
                 tooLow ? null : SpecificGravity.ofPoints(Math.max(SpecificGravity.LEAST_POINTS, points)),
                 tooLow,
-                false,
+                has(Ending.EqualisedAtTheEnd.class),
                 null,
                 null,
                 false,
