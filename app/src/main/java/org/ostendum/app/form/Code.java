@@ -1,6 +1,7 @@
 package org.ostendum.app.form;
 
 import jakarta.validation.Constraint;
+import jakarta.validation.ConstraintValidator;
 import jakarta.validation.ConstraintValidatorContext;
 import jakarta.validation.Payload;
 import java.lang.annotation.ElementType;
@@ -21,7 +22,7 @@ public @interface Code {
     Class<? extends Payload>[] payload() default {};
 
     /** Looks at each character. */
-    final class Validator implements jakarta.validation.ConstraintValidator<Code, CharSequence> {
+    final class Validator implements ConstraintValidator<Code, CharSequence> {
         @Override
         public boolean isValid(@Nullable CharSequence text, ConstraintValidatorContext context) {
             String code = text == null ? "" : text.toString();

@@ -49,8 +49,11 @@ public record Faults(Map<String, String> byField) {
         }
     }
 
-    /** Says what is wrong with a field of a bound form, also of one that could not be bound in all its fields. */
+    /** Says what is wrong with a field of a bound form, also of one that could not be bound in all its fields; the first fault of each stands. */
     public static void tell(BindingResult form, String field, String key, Object... arguments) {
+        if (form.hasFieldErrors(field)) {
+            return;
+        }
         form.addError(new FieldError(
                 form.getObjectName(), field, form.getFieldValue(field), false, new String[] {key}, arguments, null));
     }

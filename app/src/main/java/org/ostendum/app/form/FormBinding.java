@@ -2,6 +2,7 @@ package org.ostendum.app.form;
 
 import java.time.Clock;
 import java.time.ZoneId;
+import org.jspecify.annotations.Nullable;
 import org.springframework.beans.PropertyAccessException;
 import org.springframework.beans.propertyeditors.StringTrimmerEditor;
 import org.springframework.boot.validation.autoconfigure.ValidationConfigurationCustomizer;
@@ -34,7 +35,7 @@ class FormBinding {
     private static final class TypedErrors extends DefaultBindingErrorProcessor {
         private final FieldKinds kinds;
 
-        TypedErrors(@org.jspecify.annotations.Nullable ResolvableType form) {
+        TypedErrors(@Nullable ResolvableType form) {
             this.kinds = new FieldKinds(form == null ? Object.class : form.toClass());
         }
 

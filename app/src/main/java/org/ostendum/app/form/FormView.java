@@ -1,6 +1,7 @@
 package org.ostendum.app.form;
 
 import java.lang.reflect.RecordComponent;
+import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.words.Words;
@@ -62,8 +63,9 @@ public final class FormView {
      * now on record, so that keeping once more sets what was typed.
      *
      * @param now the form of what stands on record
+     * @param fixed fields that the form of a change does not have
      */
-    public static void clash(BindingResult typed, Record now) {
+    public static void clash(BindingResult typed, Record now, String... fixed) {
         BeanWrapperImpl stands = new BeanWrapperImpl(now);
         for (RecordComponent component : now.getClass().getRecordComponents()) {
             String field = component.getName();
@@ -77,7 +79,8 @@ public final class FormView {
                         new String[] {"fault.clash.version"},
                         new Object[0],
                         null));
-            } else if (!text(typed.getFieldValue(field)).equals(text(theirs))) {
+            } else if (!List.of(fixed).contains(field)
+                    && !text(typed.getFieldValue(field)).equals(text(theirs))) {
                 boolean chosen = component.getType() == Long.class;
                 Faults.tell(typed, field, chosen ? "fault.clash.choice" : "fault.clash", text(theirs));
             }

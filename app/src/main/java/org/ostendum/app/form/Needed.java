@@ -1,6 +1,7 @@
 package org.ostendum.app.form;
 
 import jakarta.validation.Constraint;
+import jakarta.validation.ConstraintValidator;
 import jakarta.validation.ConstraintValidatorContext;
 import jakarta.validation.Payload;
 import java.lang.annotation.ElementType;
@@ -24,7 +25,7 @@ public @interface Needed {
     Class<? extends Payload>[] payload() default {};
 
     /** Blanks are nothing. */
-    final class Validator implements jakarta.validation.ConstraintValidator<Needed, Object> {
+    final class Validator implements ConstraintValidator<Needed, Object> {
         @Override
         public boolean isValid(@Nullable Object value, ConstraintValidatorContext context) {
             return value != null && !(value instanceof CharSequence text && text.isEmpty());

@@ -1,6 +1,7 @@
 package org.ostendum.app.form;
 
 import jakarta.validation.Constraint;
+import jakarta.validation.ConstraintValidator;
 import jakarta.validation.ConstraintValidatorContext;
 import jakarta.validation.Payload;
 import java.lang.annotation.ElementType;
@@ -23,7 +24,7 @@ public @interface Text {
     Class<? extends Payload>[] payload() default {};
 
     /** Counts characters. */
-    final class Validator implements jakarta.validation.ConstraintValidator<Text, CharSequence> {
+    final class Validator implements ConstraintValidator<Text, CharSequence> {
         private int max;
 
         @Override

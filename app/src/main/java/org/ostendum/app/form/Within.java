@@ -1,6 +1,7 @@
 package org.ostendum.app.form;
 
 import jakarta.validation.Constraint;
+import jakarta.validation.ConstraintValidator;
 import jakarta.validation.ConstraintValidatorContext;
 import jakarta.validation.Payload;
 import java.lang.annotation.ElementType;
@@ -26,7 +27,7 @@ public @interface Within {
     Class<? extends Payload>[] payload() default {};
 
     /** Compares as decimals, so that no end is missed by a hair. */
-    final class Validator implements jakarta.validation.ConstraintValidator<Within, Number> {
+    final class Validator implements ConstraintValidator<Within, Number> {
         private BigDecimal min = BigDecimal.ZERO;
         private BigDecimal max = BigDecimal.ZERO;
 

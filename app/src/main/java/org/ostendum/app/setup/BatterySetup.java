@@ -169,7 +169,7 @@ class BatterySetup {
 
     private void change(Battery was, BatteryForm form, BindingResult errors, Person person, Words words) {
         if (!batteries.change(was.id(), form.version(), form.serial(), form.made(), form.inService())) {
-            FormView.clash(errors, formOf(was));
+            FormView.clash(errors, formOf(batteries.byId(was.id()).orElseThrow()), "code", "model");
             return;
         }
         batteries.place(was.id(), form.slot(), form.machine());

@@ -1,5 +1,7 @@
 package org.ostendum.app.setup;
 
+import static org.ostendum.app.form.Checked.given;
+
 import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -87,9 +89,5 @@ record ChargerForm(
                 AmpHours.of(given(most)),
                 Volts.of(given(senses)),
                 opportunity != null && !opportunity.isEmpty());
-    }
-
-    private static <T> T given(@Nullable T value) {
-        return Objects.requireNonNull(value, "checked by the form");
     }
 }

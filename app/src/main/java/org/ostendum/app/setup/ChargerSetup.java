@@ -74,7 +74,7 @@ class ChargerSetup {
         }
         if (!errors.hasErrors()
                 && !rooms.changeCharger(charger.id(), form.version(), form.sheet(charger.code(), cells))) {
-            FormView.clash(errors, formOf(charger));
+            FormView.clash(errors, formOf(rooms.charger(charger.id()).orElseThrow()));
         }
         if (errors.hasErrors()) {
             return Faults.page(

@@ -1,6 +1,7 @@
 package org.ostendum.app.setup;
 
-import java.util.Objects;
+import static org.ostendum.app.form.Checked.given;
+
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.device.Device;
 import org.ostendum.app.form.Needed;
@@ -51,9 +52,5 @@ record DeviceForm(
                 wanted.equals("battery") ? id : null,
                 wanted.equals("room") ? id : null,
                 "");
-    }
-
-    private static <T> T given(@Nullable T value) {
-        return Objects.requireNonNull(value, "checked by the form");
     }
 }

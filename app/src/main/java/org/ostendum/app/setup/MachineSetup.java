@@ -96,7 +96,8 @@ class MachineSetup {
         if (!errors.hasErrors()) {
             CONSTRAINTS.keep(errors, () -> {
                 if (!machines.change(form.machine(machine.id(), machine.code()), form.version())) {
-                    FormView.clash(errors, formOf(machine));
+                    FormView.clash(
+                            errors, formOf(machines.byCode(machine.code()).orElseThrow()), "code");
                 }
             });
         }

@@ -1,5 +1,7 @@
 package org.ostendum.app.setup;
 
+import static org.ostendum.app.form.Checked.given;
+
 import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -59,10 +61,6 @@ final class ModelReading {
                 Objects.requireNonNullElse(form.connector(), ""),
                 form.opportunity() != null && !form.opportunity().isEmpty(),
                 prices()));
-    }
-
-    private static <T> T given(@Nullable T value) {
-        return Objects.requireNonNull(value, "checked by the form");
     }
 
     private void checkCases() {

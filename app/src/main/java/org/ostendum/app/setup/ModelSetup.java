@@ -86,7 +86,7 @@ class ModelSetup {
         ModelReading.read(stored.id(), form, errors)
                 .ifPresent(model -> CONSTRAINTS.keep(errors, () -> {
                     if (!models.change(model, form.version())) {
-                        FormView.clash(errors, formOf(stored));
+                        FormView.clash(errors, formOf(models.byId(stored.id()).orElseThrow()));
                     }
                 }));
         return done(stored, form, errors, words, page, flash);

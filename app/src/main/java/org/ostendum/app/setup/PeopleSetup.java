@@ -115,7 +115,7 @@ class PeopleSetup {
     private void change(Person was, PersonForm form, BindingResult errors) {
         Role role = Objects.requireNonNull(form.role());
         if (!people.change(was.id(), form.version(), form.name(), role, form.mayComeIn())) {
-            FormView.clash(errors, formOf(find(was.id())));
+            FormView.clash(errors, formOf(find(was.id())), "login", "password");
         } else if (!form.newPassword().isEmpty()) {
             people.changePassword(was.id(), hash(form.newPassword()));
         }

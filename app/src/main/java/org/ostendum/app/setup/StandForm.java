@@ -1,7 +1,8 @@
 package org.ostendum.app.setup;
 
+import static org.ostendum.app.form.Checked.given;
+
 import java.util.List;
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.form.Code;
 import org.ostendum.app.form.Needed;
@@ -44,9 +45,5 @@ record StandForm(
     /** The stand that a form without faults makes, without its slots. */
     Stand stand() {
         return new Stand(0, code, name, given(kind), given(x), given(y), given(width), given(depth), List.of());
-    }
-
-    private static <T> T given(@Nullable T value) {
-        return Objects.requireNonNull(value, "checked by the form");
     }
 }

@@ -124,4 +124,21 @@ class BoundFormTest {
         assertThat(form.get("name")).isEqualTo("Truck");
         assertThat(form.get("version")).isEqualTo("5");
     }
+
+    @Test
+    void whatAFormOfAChangeDoesNotHaveIsNoClash() {
+        BindingResult typed = bound(Map.of("hours", "4", "version", "3"));
+        FormView.clash(typed, new Sample("T-20", "Truck", 4.0, null, null, Role.LEAD, null, 4), "code");
+        assertThat(FormView.of(typed, TestWords.metric()).faults().byField()).containsOnlyKeys("version");
+    }
+
+    @Test
+    void theFirstFaultOfAFieldStandsAndLosesNothing() {
+        BindingResult typed = bound(Map.of("cells", "3"));
+        Faults.tell(typed, "cells", "fault.cases", 3);
+        Faults.tell(typed, "cells", "fault.plate");
+        FormView form = FormView.of(typed, TestWords.metric());
+        assertThat(form.faults().of("cells")).contains("Cases of 3 cells");
+        assertThat(form.get("cells")).isEqualTo("3");
+    }
 }
