@@ -26,6 +26,9 @@ public final class LivedYear {
     private static final double STEP_HOURS = 0.25;
     private static final double ROOM_CELSIUS = 23;
     private static final Duration DAY = Duration.ofDays(1);
+    /** From midnight to the morning. */
+    private static final Duration MORNING = Duration.ofHours(6);
+
     /** From the morning to the beginning of the charge, as the simulation works. */
     private static final Duration CHARGE_BEGINS = Duration.ofHours(9);
 
@@ -73,7 +76,9 @@ public final class LivedYear {
 
     private Year year(List<Ending> endings) {
         Round last = life.rounds().get(life.rounds().size() - 1);
-        long lastDay = Duration.between(firstMorning, last.takenAt()).toDays();
+        // By the calendar: a round of the small hours would else lie ahead of who starts the demo at midnight.
+        long lastDay =
+                Duration.between(firstMorning.minus(MORNING), last.takenAt()).toDays();
         Duration earlier = DAY.multipliedBy(lastDay - (days - 1));
         Instant end = last.takenAt();
         Instant read = end.minus(Duration.ofDays(forgotten));
