@@ -381,6 +381,36 @@ class CasebookTest {
         isAsOn("far-below");
     }
 
+    /** Readings that hop by whole divisions of the float; then one cell leaps. */
+    @Test
+    void aReadingThatLeaps() throws IOException {
+        for (int division : new int[] {1, 2, 5, 10}) {
+            for (int leap : new int[] {10, 19, 20, 21, 22, 24, 30, 40, 41, 42, 50}) {
+                for (int rounds : new int[] {2, 3, 6, 16}) {
+                    tell(
+                            "divisions of " + division + ", round " + rounds + " leaps by " + leap,
+                            six(rounds)
+                                    .below((round, cell) -> (cell + round) % 2
+                                            + ((round + cell) % 5 == 0 ? division : 0)
+                                            + (cell == CELL && round == rounds - 1 ? leap : 0)));
+                }
+            }
+        }
+        for (int leap : new int[] {-60, -50, -49, -20, 20, 29, 30, 49, 50, 51}) {
+            for (int others : new int[] {0, 28, 29, 30}) {
+                tell(
+                        "the first round, " + leap + " off, the others within " + (others + 1),
+                        six(1).below((round, cell) -> cell == CELL ? leap : cell == 6 ? others : 0));
+            }
+        }
+        for (int again : new int[] {0, 10, 20, 25, 26, 40}) {
+            tell(
+                    "read 40 off, then " + again,
+                    six(8).below((round, cell) -> cell != CELL || round < 6 ? 0 : round == 6 ? 40 : again));
+        }
+        isAsOn("leaps");
+    }
+
     /** A verdict in one line. */
     private static final class Told {
         static String of(Verdict verdict) {
