@@ -12,6 +12,8 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.ostendum.core.device.ChargerStatus.State;
 import org.ostendum.core.device.ChargerStatus.Trouble;
 import org.ostendum.core.quantity.AmpHours;
@@ -106,5 +108,31 @@ class BlocksTest {
             done += ChargerStatus.of(words).isPresent() ? 1 : 0;
         }
         assertThat(done).isZero();
+    }
+
+    /** A hand's order that no hand could give is not carried out. */
+    @ParameterizedTest
+    @CsvSource({
+        "18, 6000, 650, true",
+        "0, 6000, 650, false",
+        "1, 6000, 650, true",
+        "144, 6000, 650, true",
+        "145, 6000, 650, false",
+        "18, 0, 650, false",
+        "18, 6000, 950, true",
+        "18, 6000, 951, false"
+    })
+    void anOrderOutOfBoundsIsNone(int cells, int capacity, int missing, boolean sound) {
+        HandOrder order =
+                new HandOrder(HandOrder.Act.PLUG, 499, 70_000, cells, capacity, 1140, 1285, missing, 0, 1200, 0);
+        assertThat(HandOrder.of(order.registers()).isPresent()).isEqualTo(sound);
+    }
+
+    @Test
+    void anOrderWithoutItsMarkIsNone() {
+        int[] registers = HandOrder.of(HandOrder.Act.FAN_ON, 0).registers();
+        assertThat(HandOrder.of(registers)).isPresent();
+        registers[0]++;
+        assertThat(HandOrder.of(registers)).isEmpty();
     }
 }

@@ -366,4 +366,19 @@ class GatesTest {
         assertThat(told.state().findings()).isNotEmpty();
         assertThat(ask(GateKey.NO_STOP_FINDING)).isEqualTo(GateOutcome.OPEN);
     }
+
+    /** What nobody has said of the machine is asked, not taken as right. */
+    @Test
+    void anUnknownMachineLeavesItsGatesUnknown() {
+        into = null;
+        assertThat(ask(GateKey.RIGHT_VOLTAGE)).isInstanceOf(Unknown.class);
+        assertThat(ask(GateKey.RIGHT_WEIGHT)).isEqualTo(GateOutcome.OPEN);
+        assertThat(ask(GateKey.MACHINE_FREE)).isEqualTo(GateOutcome.OPEN);
+        into = new Target("F3", null, "", null, null);
+        assertThat(ask(GateKey.RIGHT_VOLTAGE)).isInstanceOf(Unknown.class);
+        assertThat(ask(GateKey.RIGHT_WEIGHT)).isEqualTo(GateOutcome.OPEN);
+        into = new Target("F3", 12, "", null, "T-1");
+        assertThat(ask(GateKey.RIGHT_VOLTAGE)).isEqualTo(GateOutcome.OPEN);
+        expectShut(GateKey.MACHINE_FREE, "gate.MACHINE_FREE.itself", null);
+    }
 }

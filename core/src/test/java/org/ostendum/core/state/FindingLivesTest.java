@@ -10,6 +10,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.ostendum.core.event.BatteryEvent.AcidAdjusted;
 import org.ostendum.core.event.BatteryEvent.CellReplaced;
 import org.ostendum.core.event.BatteryEvent.ChargerChecked;
 import org.ostendum.core.event.BatteryEvent.DrewOff;
@@ -208,5 +209,50 @@ class FindingLivesTest {
         assertThat(found(told, FindingCode.READING_IMPOSSIBLE)).isPresent();
         round(told, 20, RoundState.FULL_CHARGE, 1285, 1284, 1286, 1285, 1284, 1285);
         assertThat(found(told, FindingCode.READING_IMPOSSIBLE)).isEmpty();
+    }
+
+    /** A cell's acid that is set right is acted upon by what was done to that cell, or to all; another's leaves it. */
+    @ParameterizedTest
+    @CsvSource(
+            value = {"4, true", "3, false", "all, true"},
+            nullValues = "all")
+    void acidThatWasLostIsActedOnByAdjustingIt(Integer cell, boolean acted) {
+        Told told = nothing();
+        for (int week = 22; week >= 2; week -= 2) {
+            int fourth = week > 14 ? 1285 : 1250;
+            round(told, 7 * week, RoundState.FULL_CHARGE, 1285, 1284, 1286, fourth, 1284, 1285);
+        }
+        assertThat(the(told, FindingCode.CELL_DILUTED).isOpen()).isTrue();
+        told.and(new AcidAdjusted(hoursAgo(24), cell));
+        assertThat(the(told, FindingCode.CELL_DILUTED).life())
+                .satisfies(life -> assertThat(life == FindingLife.ACTED_UPON).isEqualTo(acted));
+    }
+
+    /** Sulfate wants hours; a short equalising charge is none of its repair. */
+    @ParameterizedTest
+    @CsvSource({"3, false", "40, true"})
+    void sulfateIsActedOnByALongChargeOnly(int hours, boolean acted) {
+        Told told = nothing();
+        for (int week = 18; week >= 2; week -= 2) {
+            boolean after = week % 4 == 0;
+            round(
+                    told,
+                    7 * week,
+                    after ? RoundState.AFTER_EQUALISE : RoundState.FULL_CHARGE,
+                    1255,
+                    1256,
+                    1255,
+                    1254,
+                    1256,
+                    1255);
+        }
+        StandingFinding before = told.state().findings().stream()
+                .filter(f -> f.finding().next() == NextStep.LONG_CHARGE)
+                .findFirst()
+                .orElseThrow();
+        assertThat(before.life()).isNotEqualTo(FindingLife.ACTED_UPON);
+        told.and(new Equalised(hoursAgo(24), Duration.ofHours(hours)));
+        assertThat(the(told, before.finding().code()).life() == FindingLife.ACTED_UPON)
+                .isEqualTo(acted);
     }
 }
