@@ -82,4 +82,10 @@ class LayoutTest {
                     .isEqualTo(100);
         }
     }
+
+    @ParameterizedTest
+    @CsvSource({"RIGHT, true", "LEFT, true", "FRONT, false", "BACK, false"})
+    void aCaseLiesSidewaysOrAlong(Facing facing, boolean sideways) {
+        assertThat(facing.isSideways()).isEqualTo(sideways);
+    }
 }

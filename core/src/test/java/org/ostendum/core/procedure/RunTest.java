@@ -10,10 +10,12 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.ostendum.core.battery.Duty;
 import org.ostendum.core.defect.DefectKind;
 import org.ostendum.core.procedure.Run.Status;
 import org.ostendum.core.procedure.RunEvent.Kind;
 import org.ostendum.core.procedure.Task.Answer;
+import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.safety.Training;
 
 class RunTest {
@@ -38,13 +40,21 @@ class RunTest {
             step("note", new Task.Write())));
 
     private static Procedure procedure(List<Step> steps) {
+        return procedure(steps, Set.of());
+    }
+
+    private static Procedure procedureFor(Set<Duty> duties) {
+        return procedure(List.of(step("wash", new Task.Act())), duties);
+    }
+
+    private static Procedure procedure(List<Step> steps, Set<Duty> duties) {
         return new Procedure(
                 "p",
                 1,
                 "Title",
                 "Purpose",
                 Procedure.Subject.BATTERY,
-                Set.of(),
+                duties,
                 Training.BATTERY_CARE,
                 Set.of(),
                 Set.of(),
@@ -254,5 +264,23 @@ class RunTest {
         assertThat(afterSteps("lid", "on").currentSince()).contains(START.plusSeconds(1));
         assertThat(afterSteps("lid", "on", "water").currentSince()).contains(START.plusSeconds(1));
         assertThat(afterSteps("lid", "on", "water", "off").currentSince()).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "CHARGE, MOTIVE, CHARGE_STOP",
+        "CHARGE, AIRCRAFT, CHARGE_STOP_AIRCRAFT",
+        "INITIAL_CHARGE, MOTIVE, INITIAL_PAUSE"
+    })
+    void aLimitFollowsItsRule(StopLimit limit, Duty duty, RuleKey rule) {
+        assertThat(limit.rule(duty)).isEqualTo(rule);
+    }
+
+    /** Without duties it is for all; the others are for theirs. */
+    @Test
+    void aProcedureIsForTheDutiesItNames() {
+        assertThat(PROCEDURE.isFor(Duty.AIRCRAFT)).isTrue();
+        assertThat(procedureFor(Set.of(Duty.MOTIVE)).isFor(Duty.MOTIVE)).isTrue();
+        assertThat(procedureFor(Set.of(Duty.MOTIVE)).isFor(Duty.AIRCRAFT)).isFalse();
     }
 }
