@@ -22,8 +22,11 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
 /** Hands each controller the person at the keyboard and the words in his language and units. */
 @Configuration
-class CurrentPerson implements WebMvcConfigurer, HandlerMethodArgumentResolver, HandlerInterceptor {
+public class CurrentPerson implements WebMvcConfigurer, HandlerMethodArgumentResolver, HandlerInterceptor {
     private static final String WORDS = "words";
+    /** Attribute of a request under which the sign-in leaves the person it has read. */
+    public static final String READ = CurrentPerson.class.getName();
+
     /** Somebody who has not signed in yet. */
     private static final Person STRANGER =
             new Person(0, "", "", Role.VIEWER, false, GravityForm.THREE_DIGITS, false, false, false, false);
@@ -61,14 +64,20 @@ class CurrentPerson implements WebMvcConfigurer, HandlerMethodArgumentResolver, 
         return words == null || parameter.getParameterType() == Words.class ? words : words.person();
     }
 
+    private Person person(HttpServletRequest request) {
+        if (request.getAttribute(READ) instanceof Person read) {
+            return read;
+        }
+        Principal principal = request.getUserPrincipal();
+        return principal == null
+                ? STRANGER
+                : people.byLogin(principal.getName()).orElse(STRANGER);
+    }
+
     @Override
     public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
         if (request.getAttribute(WORDS) == null) {
-            Principal principal = request.getUserPrincipal();
-            Person person = principal == null
-                    ? STRANGER
-                    : people.byLogin(principal.getName()).orElse(STRANGER);
-            request.setAttribute(WORDS, wording.of(person, request.getLocale()));
+            request.setAttribute(WORDS, wording.of(person(request), request.getLocale()));
         }
         return true;
     }

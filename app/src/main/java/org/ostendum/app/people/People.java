@@ -1,9 +1,11 @@
 package org.ostendum.app.people;
 
+import static org.jooq.impl.DSL.when;
 import static org.ostendum.app.db.jooq.Tables.PERSON;
 
 import java.util.List;
 import java.util.Optional;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
 import org.jspecify.annotations.Nullable;
@@ -25,15 +27,29 @@ public class People {
         return sql.selectFrom(PERSON).where(PERSON.LOGIN.eq(login)).fetchOptional(People::person);
     }
 
+    /**
+     * A person with what his sessions are held against.
+     *
+     * @param accessVersion counts what ends them: another role, another password, no more signing in
+     */
+    public record Entitled(Person person, int accessVersion) {}
+
+    /** @return who may sign in under a login; empty for nobody, and for one who may no longer */
+    public Optional<Entitled> entitled(String login) {
+        return sql.selectFrom(PERSON)
+                .where(PERSON.LOGIN.eq(login).and(PERSON.ACTIVE))
+                .fetchOptional(r -> new Entitled(person(r), r.getAccessVersion()));
+    }
+
     public Optional<Person> byId(long id) {
         return sql.selectFrom(PERSON).where(PERSON.ID.eq(id)).fetchOptional(People::person);
     }
 
-    public Optional<String> passwordHash(String login) {
+    public String passwordHash(long id) {
         return sql.select(PERSON.PASSWORD_HASH)
                 .from(PERSON)
-                .where(PERSON.LOGIN.eq(login).and(PERSON.ACTIVE))
-                .fetchOptional(PERSON.PASSWORD_HASH);
+                .where(PERSON.ID.eq(id))
+                .fetchSingle(PERSON.PASSWORD_HASH);
     }
 
     public List<Person> all() {
@@ -69,7 +85,12 @@ public class People {
      * @return whether it was changed: not where somebody else has changed it since
      */
     public boolean change(long id, @Nullable Integer seen, String name, Role role, boolean active) {
+        Condition rightsStay = PERSON.ROLE.eq(role.name()).and(PERSON.ACTIVE.eq(active));
         return sql.update(PERSON)
+                        // First, for MariaDB sets one column after the other.
+                        .set(
+                                PERSON.ACCESS_VERSION,
+                                PERSON.ACCESS_VERSION.plus(when(rightsStay, 0).otherwise(1)))
                         .set(PERSON.NAME, name)
                         .set(PERSON.ROLE, role.name())
                         .set(PERSON.ACTIVE, active)
@@ -79,9 +100,11 @@ public class People {
                 == 1;
     }
 
+    /** Ends every session of the person. */
     public void changePassword(long id, String passwordHash) {
         sql.update(PERSON)
                 .set(PERSON.PASSWORD_HASH, passwordHash)
+                .set(PERSON.ACCESS_VERSION, PERSON.ACCESS_VERSION.plus(1))
                 .where(PERSON.ID.eq(id))
                 .execute();
     }

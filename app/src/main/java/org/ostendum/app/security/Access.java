@@ -66,6 +66,8 @@ public final class Access {
             route(GET, "/find", EVERYBODY),
             route(GET, "/me", EVERYBODY),
             route(POST, "/me", EVERYBODY),
+            route(GET, "/me/password", EVERYBODY),
+            route(POST, "/me/password", EVERYBODY),
             route(POST, "/me/tokens", EVERYBODY),
             route(POST, "/me/tokens/*/end", EVERYBODY),
             route(GET, "/ledger", EVERYBODY),

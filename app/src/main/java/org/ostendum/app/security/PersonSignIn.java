@@ -1,56 +1,73 @@
 package org.ostendum.app.security;
 
+import java.time.Clock;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import org.ostendum.app.people.People;
+import org.ostendum.app.people.People.Entitled;
 import org.ostendum.core.people.Person;
 import org.springframework.security.authentication.AuthenticationProvider;
 import org.springframework.security.authentication.BadCredentialsException;
 import org.springframework.security.authentication.LockedException;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.Authentication;
-import org.springframework.security.core.authority.AuthorityUtils;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.authentication.WebAuthenticationDetails;
-import org.springframework.stereotype.Component;
 
-/** Signs a person in by login and password. Only the login is kept in the session; the rest is read at each request. */
-@Component
-class PersonSignIn implements AuthenticationProvider {
+/** Signs a person in by login and password. Only who he is goes into the session; the rest is read at each request. */
+final class PersonSignIn implements AuthenticationProvider {
     private final People people;
     private final PasswordEncoder encoder;
     private final SignInThrottle throttle;
+    private final Clock clock;
     private final String nobodysHash;
 
-    PersonSignIn(People people, PasswordEncoder encoder, SignInThrottle throttle) {
+    /** @param clock as that of {@link CurrentRights} */
+    PersonSignIn(People people, PasswordEncoder encoder, SignInThrottle throttle, Clock clock) {
         this.people = people;
         this.encoder = encoder;
         this.throttle = throttle;
+        this.clock = clock;
         this.nobodysHash = Objects.requireNonNull(encoder.encode("nobody"));
     }
 
     @Override
     public Authentication authenticate(Authentication attempt) {
-        String login = attempt.getName();
         String address = attempt.getDetails() instanceof WebAuthenticationDetails details
                 ? String.valueOf(details.getRemoteAddress())
                 : "unknown";
-        if (throttle.isBlocked(login, address)) {
+        Optional<Entitled> found = people.entitled(attempt.getName());
+        // By the person and not by the letters typed: the database finds him under look-alikes as well.
+        String counted = found.map(f -> counted(f.person()))
+                .orElseGet(() -> "name " + attempt.getName().toLowerCase(Locale.ROOT));
+        if (!throttle.mayTry(counted) || !throttle.await(address)) {
             throw new LockedException("Too many tries");
         }
-        Optional<String> hash = people.passwordHash(login);
         // A name that does not exist takes as long as one that does.
-        boolean right = encoder.matches(String.valueOf(attempt.getCredentials()), hash.orElse(nobodysHash));
-        Optional<Person> person = hash.isPresent() && right ? people.byLogin(login) : Optional.empty();
-        if (person.isEmpty()) {
-            throttle.failed(login, address);
+        String hash = found.isEmpty()
+                ? nobodysHash
+                : people.passwordHash(found.get().person().id());
+        boolean right = encoder.matches(String.valueOf(attempt.getCredentials()), hash);
+        if (found.isEmpty() || !right) {
+            throttle.failed(address);
             throw new BadCredentialsException("No such name and password");
         }
-        throttle.succeeded(login);
+        throttle.succeeded(counted);
+        return signedIn(found.get());
+    }
+
+    /** Under which tries for a person are counted. */
+    static String counted(Person person) {
+        return "person " + person.id();
+    }
+
+    /** The sign-in of a person as his session keeps it. */
+    Authentication signedIn(Entitled person) {
         return UsernamePasswordAuthenticationToken.authenticated(
-                person.get().login(),
+                new SignedIn(person.person().login(), person.accessVersion(), clock.instant()),
                 null,
-                AuthorityUtils.createAuthorityList("ROLE_" + person.get().role().name()));
+                CurrentRights.rights(person.person().role()));
     }
 
     @Override

@@ -4,16 +4,24 @@ import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.stream.Stream;
 import org.ostendum.app.page.Problem;
+import org.ostendum.app.people.People;
 import org.ostendum.app.security.Access.Route;
 import org.ostendum.core.people.Role;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
+import org.springframework.security.authentication.AuthenticationManager;
 import org.springframework.security.authentication.LockedException;
+import org.springframework.security.authentication.ProviderManager;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.AuthorizeHttpRequestsConfigurer;
 import org.springframework.security.config.http.SessionCreationPolicy;
@@ -22,12 +30,16 @@ import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.AuthenticationEntryPoint;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
 import org.springframework.security.web.authentication.www.BasicAuthenticationFilter;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
-import org.springframework.security.web.savedrequest.HttpSessionRequestCache;
+import org.springframework.security.web.savedrequest.CookieRequestCache;
 import org.springframework.security.web.savedrequest.RequestCache;
 import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
+import org.springframework.security.web.util.matcher.RequestMatcher;
 import org.springframework.session.jdbc.MySqlJdbcIndexedSessionRepositoryCustomizer;
 
 /** Sign-in by form, routes by role, and what a browser may load: only what the application itself serves. */
@@ -39,8 +51,16 @@ class SecurityConfiguration {
 
     private static final String SIGN_IN = "/sign-in";
 
+    /** Sessions of people last by the people's clock, however fast that of a demo runs. */
+    private static final Clock CLOCK = Clock.systemUTC();
+
     /** Sent with what a page asks for by itself. */
     private static final String PART = "HX-Request";
+
+    @Bean
+    PersonSignIn personSignIn(People people, PasswordEncoder encoder, SignInThrottle throttle) {
+        return new PersonSignIn(people, encoder, throttle, CLOCK);
+    }
 
     @Bean
     PasswordEncoder passwordEncoder() {
@@ -59,10 +79,9 @@ class SecurityConfiguration {
      */
     @Bean
     @Order(1)
-    SecurityFilterChain programs(HttpSecurity http, PersonSignIn signIn, Tokens tokens, TokenHash hash)
-            throws Exception {
+    SecurityFilterChain programs(HttpSecurity http, PersonSignIn signIn, Tokens tokens, TokenHash hash) {
         return http.securityMatcher("/api/**")
-                .authenticationProvider(signIn)
+                .authenticationManager(only(signIn))
                 .authorizeHttpRequests(SecurityConfiguration::byRoute)
                 .addFilterBefore(new TokenSignIn(tokens, hash), BasicAuthenticationFilter.class)
                 .httpBasic(basic -> basic.authenticationEntryPoint(SecurityConfiguration::askForName))
@@ -88,12 +107,11 @@ class SecurityConfiguration {
     private static void byRoute(
             AuthorizeHttpRequestsConfigurer<HttpSecurity>.AuthorizationManagerRequestMatcherRegistry requests) {
         for (Route route : Access.ROUTES) {
-            var matcher = PathPatternRequestMatcher.withDefaults().matcher(route.method(), route.pattern());
+            var asked = requests.requestMatchers(matchers(route));
             if (route.open()) {
-                requests.requestMatchers(matcher).permitAll();
+                asked.permitAll();
             } else {
-                requests.requestMatchers(matcher)
-                        .hasAnyRole(route.roles().stream().map(Role::name).toArray(String[]::new));
+                asked.hasAnyRole(route.roles().stream().map(Role::name).toArray(String[]::new));
             }
         }
         requests.dispatcherTypeMatchers(DispatcherType.ERROR).permitAll();
@@ -101,9 +119,39 @@ class SecurityConfiguration {
         requests.anyRequest().authenticated();
     }
 
+    /** The head of a page is answered by what answers the page, and is as shut as it. */
+    private static RequestMatcher[] matchers(Route route) {
+        return methods(route.method())
+                .map(method -> PathPatternRequestMatcher.withDefaults().matcher(method, route.pattern()))
+                .toArray(RequestMatcher[]::new);
+    }
+
+    private static Stream<HttpMethod> methods(HttpMethod declared) {
+        return declared.equals(HttpMethod.GET) ? Stream.of(declared, HttpMethod.HEAD) : Stream.of(declared);
+    }
+
+    /** One manager and no other behind it, which would ask the same again and count each wrong try twice. */
+    private static AuthenticationManager only(PersonSignIn signIn) {
+        return new ProviderManager(signIn);
+    }
+
+    /** Who only looks at the sign-in page leaves no session behind. */
+    private static CsrfTokenRepository tokenInCookie() {
+        CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
+        tokens.setCookieName("ostendum-form");
+        tokens.setCookieCustomizer(cookie -> cookie.sameSite("Lax"));
+        return tokens;
+    }
+
     @Bean
-    SecurityFilterChain chain(HttpSecurity http, PersonSignIn signIn) throws Exception {
-        return http.authenticationProvider(signIn)
+    SecurityFilterChain chain(
+            HttpSecurity http,
+            PersonSignIn signIn,
+            People people,
+            @Value("${ostendum.sign-in.longest}") Duration longest) {
+        return http.authenticationManager(only(signIn))
+                .addFilterBefore(new CurrentRights(people, CLOCK, longest), AuthorizationFilter.class)
+                .csrf(csrf -> csrf.csrfTokenRepository(tokenInCookie()))
                 .authorizeHttpRequests(SecurityConfiguration::byRoute)
                 .formLogin(form -> form.loginPage(SIGN_IN)
                         .loginProcessingUrl(SIGN_IN)
@@ -121,7 +169,7 @@ class SecurityConfiguration {
 
     /** After sign-in a person comes to the page he asked for, never to a part that some page asked for by itself. */
     private static RequestCache pagesOnly() {
-        HttpSessionRequestCache cache = new HttpSessionRequestCache();
+        CookieRequestCache cache = new CookieRequestCache();
         cache.setRequestMatcher(request -> request.getMethod().equals("GET")
                 && request.getHeader(PART) == null
                 && String.valueOf(request.getHeader(HttpHeaders.ACCEPT)).contains(MediaType.TEXT_HTML_VALUE));
@@ -131,6 +179,7 @@ class SecurityConfiguration {
     /** An open page stays as it is when its sign-in has ended: what was typed in it is not lost. */
     private static AuthenticationEntryPoint toSignIn() {
         LoginUrlAuthenticationEntryPoint page = new LoginUrlAuthenticationEntryPoint(SIGN_IN);
+        page.setFavorRelativeUris(true);
         return (request, response, failure) -> {
             if (request.getHeader(PART) == null) {
                 page.commence(request, response, failure);

@@ -5,51 +5,103 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.Ticker;
 import java.time.Clock;
 import java.time.Duration;
-import java.util.Locale;
+import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.springframework.stereotype.Component;
 
-/** Counts failed sign-ins by name and by address, and lets neither try on after too many. */
+/**
+ * Makes guessing slow. Tries for one person are counted before they are looked at, so that many at once are as few as one after
+ * the other; tries from one address only take longer and longer, for a whole house may have one address.
+ */
 @Component
-public class SignInThrottle {
-    static final int TRIES_BY_NAME = 5;
-    static final int TRIES_BY_ADDRESS = 30;
+class SignInThrottle {
+    static final int TRIES_BY_PERSON = 5;
     static final Duration WAIT = Duration.ofMinutes(10);
+    /** So many wrong ones from an address cost nothing: a shift that begins mistypes as well. */
+    static final int FREE_BY_ADDRESS = 10;
 
-    private final Cache<String, Integer> failures;
+    static final Duration LONGEST_DELAY = Duration.ofSeconds(4);
+    private static final long FIRST_DELAY_MILLIS = 125;
+    /** A try that waits holds a thread. */
+    private static final int WAITING_BY_ADDRESS = 4;
+
+    private final Cache<String, AtomicInteger> triesOfPerson;
+    private final Cache<String, Address> addresses;
 
     SignInThrottle(Clock clock) {
         Ticker ticker = () -> TimeUnit.MILLISECONDS.toNanos(clock.millis());
-        this.failures = Caffeine.newBuilder()
+        this.triesOfPerson = Caffeine.newBuilder()
+                .expireAfterWrite(WAIT)
+                .maximumSize(100_000)
+                .ticker(ticker)
+                .build();
+        this.addresses = Caffeine.newBuilder()
                 .expireAfterWrite(WAIT)
                 .maximumSize(100_000)
                 .ticker(ticker)
                 .build();
     }
 
-    boolean isBlocked(String login, String address) {
-        return count(byName(login)) >= TRIES_BY_NAME || count(byAddress(address)) >= TRIES_BY_ADDRESS;
+    private static final class Address {
+        private final AtomicInteger failures = new AtomicInteger();
+        private final Semaphore waiting = new Semaphore(WAITING_BY_ADDRESS);
     }
 
-    void failed(String login, String address) {
-        failures.asMap().merge(byName(login), 1, Integer::sum);
-        failures.asMap().merge(byAddress(address), 1, Integer::sum);
+    /**
+     * Counts a try.
+     *
+     * @param person under whose record it is counted, or the name of nobody
+     * @return whether it may be looked at
+     */
+    boolean mayTry(String person) {
+        return triesOfPerson.get(person, p -> new AtomicInteger()).incrementAndGet() <= TRIES_BY_PERSON;
     }
 
-    void succeeded(String login) {
-        failures.invalidate(byName(login));
+    void succeeded(String person) {
+        triesOfPerson.invalidate(person);
     }
 
-    private int count(String key) {
-        Integer count = failures.getIfPresent(key);
-        return count == null ? 0 : count;
+    void failed(String address) {
+        of(address).failures.incrementAndGet();
     }
 
-    private static String byName(String login) {
-        return "name " + login.toLowerCase(Locale.ROOT);
+    /** @return how long the next try from an address has to wait */
+    Duration delay(String address) {
+        int beyond = of(address).failures.get() - FREE_BY_ADDRESS;
+        if (beyond < 0) {
+            return Duration.ZERO;
+        }
+        Duration grown = Duration.ofMillis(FIRST_DELAY_MILLIS << Math.min(beyond, 10));
+        return grown.compareTo(LONGEST_DELAY) < 0 ? grown : LONGEST_DELAY;
     }
 
-    private static String byAddress(String address) {
-        return "address " + address;
+    /**
+     * Waits as long as the address has to.
+     *
+     * @return false where too many from there wait already
+     */
+    boolean await(String address) {
+        Duration delay = delay(address);
+        if (delay.isZero()) {
+            return true;
+        }
+        Semaphore waiting = of(address).waiting;
+        if (!waiting.tryAcquire()) {
+            return false;
+        }
+        try {
+            TimeUnit.MILLISECONDS.sleep(delay.toMillis());
+            return true;
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            return false;
+        } finally {
+            waiting.release();
+        }
+    }
+
+    private Address of(String address) {
+        return addresses.get(address, a -> new Address());
     }
 }

@@ -9,12 +9,12 @@ import org.ostendum.app.form.Faults;
 import org.ostendum.app.form.FormView;
 import org.ostendum.app.form.Option;
 import org.ostendum.app.page.NotFound;
+import org.ostendum.app.people.Passwords;
 import org.ostendum.app.people.People;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.people.Role;
 import org.springframework.http.HttpStatus;
-import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
@@ -29,14 +29,13 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class PeopleSetup {
     private static final Constraints CONSTRAINTS = new Constraints(Map.of("person_login_once", "login"));
-    private static final int SHORTEST_PASSWORD = 10;
 
     private final People people;
-    private final PasswordEncoder encoder;
+    private final Passwords passwords;
 
-    PeopleSetup(People people, PasswordEncoder encoder) {
+    PeopleSetup(People people, Passwords passwords) {
         this.people = people;
-        this.encoder = encoder;
+        this.passwords = passwords;
     }
 
     @GetMapping("/setup/people")
@@ -71,14 +70,17 @@ class PeopleSetup {
             Words words,
             Model page,
             RedirectAttributes flash) {
-        if (form != null && form.newPassword().length() < SHORTEST_PASSWORD) {
-            Faults.tell(errors, "password", "fault.password");
+        if (form != null) {
+            checkPassword(form, form.login(), errors);
         }
         if (!errors.hasErrors()) {
             CONSTRAINTS.keep(
                     errors,
                     () -> people.add(
-                            form.login(), form.name(), Objects.requireNonNull(form.role()), hash(form.newPassword())));
+                            form.login(),
+                            form.name(),
+                            Objects.requireNonNull(form.role()),
+                            passwords.hash(form.newPassword())));
         }
         return done(null, form, errors, words, page, flash);
     }
@@ -103,13 +105,18 @@ class PeopleSetup {
         if (form == null) {
             return;
         }
-        String password = form.newPassword();
-        if (!password.isEmpty() && password.length() < SHORTEST_PASSWORD) {
-            Faults.tell(errors, "password", "fault.password");
+        if (!form.newPassword().isEmpty()) {
+            checkPassword(form, was.login(), errors);
         }
         if (isLastLead(was) && (form.role() != Role.LEAD || !form.mayComeIn())) {
             Faults.tell(errors, "role", "fault.last-lead");
         }
+    }
+
+    private void checkPassword(PersonForm form, @Nullable String login, BindingResult errors) {
+        passwords
+                .fault(form.newPassword(), Objects.requireNonNullElse(login, ""))
+                .ifPresent(key -> Faults.tell(errors, "password", key, Passwords.SHORTEST, Passwords.MOST_BYTES));
     }
 
     private void change(Person was, PersonForm form, BindingResult errors) {
@@ -117,12 +124,8 @@ class PeopleSetup {
         if (!people.change(was.id(), form.version(), form.name(), role, form.mayComeIn())) {
             FormView.clash(errors, formOf(find(was.id())), "login", "password");
         } else if (!form.newPassword().isEmpty()) {
-            people.changePassword(was.id(), hash(form.newPassword()));
+            people.changePassword(was.id(), passwords.hash(form.newPassword()));
         }
-    }
-
-    private String hash(String password) {
-        return Objects.requireNonNull(encoder.encode(password));
     }
 
     private Object done(

@@ -7,17 +7,20 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.util.List;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class SignInThrottleTest {
     private Instant now = Instant.parse("2026-01-01T00:00:00Z");
 
     private final SignInThrottle throttle = new SignInThrottle(new Clock() {
-        @Override
-        public Instant instant() {
-            return now;
-        }
-
         @Override
         public ZoneId getZone() {
             return ZoneOffset.UTC;
@@ -27,39 +30,77 @@ class SignInThrottleTest {
         public Clock withZone(ZoneId zone) {
             return this;
         }
+
+        @Override
+        public Instant instant() {
+            return now;
+        }
     });
 
-    private void fail(String login, String address, int times) {
-        for (int i = 0; i < times; i++) {
-            throttle.failed(login, address);
+    private void expectTries(String person, int left) {
+        for (int i = 0; i < left; i++) {
+            assertThat(throttle.mayTry(person)).isTrue();
         }
+        assertThat(throttle.mayTry(person)).isFalse();
     }
 
     @Test
-    void aNameWaitsAfterFiveWrongTriesAndIsLetInAgainLater() {
-        fail("tom", "a", SignInThrottle.TRIES_BY_NAME - 1);
-        assertThat(throttle.isBlocked("tom", "a")).isFalse();
-        fail("TOM", "b", 1);
-        assertThat(throttle.isBlocked("tom", "c")).isTrue();
-        assertThat(throttle.isBlocked("ines", "a")).isFalse();
-        now = now.plus(SignInThrottle.WAIT).plus(Duration.ofSeconds(1));
-        assertThat(throttle.isBlocked("tom", "a")).isFalse();
+    void aPersonHasFiveTriesInTenMinutes() {
+        expectTries("person 1", SignInThrottle.TRIES_BY_PERSON);
+        expectTries("person 2", SignInThrottle.TRIES_BY_PERSON);
+        now = now.plus(SignInThrottle.WAIT).minusSeconds(1);
+        assertThat(throttle.mayTry("person 1")).isFalse();
+        now = now.plusSeconds(2);
+        expectTries("person 1", SignInThrottle.TRIES_BY_PERSON);
     }
 
+    /** Whoever knocks on and on does not keep the door shut for ever. */
     @Test
-    void anAddressWaitsAfterThirtyWhateverTheNames() {
-        for (int i = 0; i < SignInThrottle.TRIES_BY_ADDRESS; i++) {
-            fail("name" + i, "same", 1);
+    void triesThatAreRefusedDoNotLengthenTheWait() {
+        expectTries("person 1", SignInThrottle.TRIES_BY_PERSON);
+        for (int minute = 1; minute < SignInThrottle.WAIT.toMinutes(); minute++) {
+            now = now.plus(Duration.ofMinutes(1));
+            assertThat(throttle.mayTry("person 1")).isFalse();
         }
-        assertThat(throttle.isBlocked("fresh", "same")).isTrue();
-        assertThat(throttle.isBlocked("fresh", "other")).isFalse();
+        now = now.plus(Duration.ofSeconds(61));
+        assertThat(throttle.mayTry("person 1")).isTrue();
     }
 
     @Test
-    void aRightPasswordWipesTheNamesSlate() {
-        fail("tom", "a", 4);
-        throttle.succeeded("tom");
-        fail("tom", "a", 4);
-        assertThat(throttle.isBlocked("tom", "a")).isFalse();
+    void theRightPasswordForgetsTheWrongOnes() {
+        assertThat(throttle.mayTry("person 1")).isTrue();
+        throttle.succeeded("person 1");
+        expectTries("person 1", SignInThrottle.TRIES_BY_PERSON);
+    }
+
+    @Test
+    void manyTriesAtOnceAreNoMoreThanOneAfterTheOther() throws Exception {
+        ExecutorService many = Executors.newFixedThreadPool(25);
+        CountDownLatch start = new CountDownLatch(1);
+        List<Future<Boolean>> tries = IntStream.range(0, 25)
+                .mapToObj(i -> many.submit(() -> {
+                    start.await();
+                    return throttle.mayTry("person 1");
+                }))
+                .toList();
+        start.countDown();
+        int admitted = 0;
+        for (Future<Boolean> each : tries) {
+            admitted += each.get() ? 1 : 0;
+        }
+        many.shutdown();
+        assertThat(admitted).isEqualTo(SignInThrottle.TRIES_BY_PERSON);
+    }
+
+    /** A whole house may have one address: it is slowed down, and never shut out. */
+    @ParameterizedTest
+    @CsvSource({"0, 0", "9, 0", "10, 125", "11, 250", "13, 1000", "15, 4000", "16, 4000", "100000, 4000"})
+    void wrongTriesFromAnAddressMakeTheNextOneWait(int failures, long millis) {
+        for (int i = 0; i < failures; i++) {
+            throttle.failed("10.0.0.1");
+        }
+        assertThat(throttle.delay("10.0.0.1")).hasMillis(millis);
+        assertThat(throttle.delay("10.0.0.2")).isZero();
+        assertThat(throttle.await("10.0.0.2")).isTrue();
     }
 }
