@@ -12,13 +12,13 @@ import org.ostendum.app.inventory.Machine;
 import org.ostendum.app.inventory.Machines;
 import org.ostendum.app.job.ChargerChoice.Choice;
 import org.ostendum.app.job.JobRunning.PassedGate;
+import org.ostendum.app.page.NotFound;
 import org.ostendum.app.procedure.ProcedureFile;
 import org.ostendum.app.procedure.SiteProcedures;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.procedure.GateKey;
 import org.ostendum.core.procedure.Procedure;
-import org.ostendum.core.procedure.Procedure.Subject;
 import org.ostendum.core.procedure.RunEvent;
 import org.ostendum.core.procedure.Situation;
 import org.ostendum.core.safety.Training;
@@ -93,8 +93,7 @@ class BeginController {
         page.addAttribute(
                 "offers",
                 procedures.all().stream()
-                        .filter(p -> p.subject() == Subject.BATTERY)
-                        .filter(p -> p.isFor(battery.type().model().duty()))
+                        .filter(p -> p.canBeDoneTo(battery.type().model().duty()))
                         .map(p -> new Offer(
                                 p,
                                 views.gates(p, situation, words).stream()
@@ -129,6 +128,7 @@ class BeginController {
             Person person,
             Words words,
             Model page) {
+        expectFits(procedure, battery);
         @Nullable Choice choice = chargers.of(procedure, battery, asked.charger(), asked.kind());
         List<GateLine> gates = gates(procedure, battery, asked, choice, person, words);
         page.addAttribute("place", battery == null ? "jobs" : "fleet");
@@ -148,6 +148,14 @@ class BeginController {
         page.addAttribute("choice", choice);
         page.addAttribute("faults", faults);
         return "job/before";
+    }
+
+    /** No page leads to a battery's job without a battery, or to one of another kind; what was typed by hand is not there. */
+    private static void expectFits(Procedure procedure, @Nullable Battery battery) {
+        if (!procedure.canBeDoneTo(
+                battery == null ? null : battery.type().model().duty())) {
+            throw new NotFound("job " + procedure.id() + (battery == null ? " of the room" : " for " + battery.code()));
+        }
     }
 
     /** What no record tells and no step of the job will ask: it is looked at before. */
@@ -199,6 +207,7 @@ class BeginController {
             Person person,
             Words words,
             RedirectAttributes address) {
+        expectFits(procedure, battery);
         Asked asked = Asked.of(typed);
         @Nullable Choice choice = chargers.of(procedure, battery, asked.charger(), asked.kind());
         if (choice != null) {
@@ -217,6 +226,7 @@ class BeginController {
 
     private Object begin(
             @Nullable Battery battery, Procedure procedure, Asked asked, Person person, Words words, Model page) {
+        expectFits(procedure, battery);
         Faults.Finder faults = new Faults.Finder(words);
         String reason = asked.reason();
         @Nullable Machine into = machine(asked.machine()).orElse(null);

@@ -60,7 +60,10 @@ final class JobInputCheck {
         if (isAboutTheCurrentStep(said.kind()) && settled.isPresent()) {
             return new Verdict(value, Faults.NONE, overtaken(settled.get()));
         }
-        if (!trained && said.kind() != RunEvent.Kind.STOPPED && said.kind() != RunEvent.Kind.PAUSED) {
+        boolean halts = said.kind() == RunEvent.Kind.STOPPED || said.kind() == RunEvent.Kind.PAUSED;
+        if (!halts && battery != null && !person.worksOnBatteries()) {
+            faults.add("value", "job.fault.role", words.name(person.role()));
+        } else if (!halts && !trained) {
             faults.add(
                     "value", "job.fault.untrained", words.name(run.procedure().training()));
         } else {

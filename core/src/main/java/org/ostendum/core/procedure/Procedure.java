@@ -94,6 +94,14 @@ public record Procedure(
         return duties.isEmpty() || duties.contains(duty);
     }
 
+    /**
+     * @param duty of the battery it would be done to; null for a job on the room itself
+     * @return whether it can be done there at all
+     */
+    public boolean canBeDoneTo(@Nullable Duty duty) {
+        return duty == null ? subject == Subject.ROOM : subject == Subject.BATTERY && isFor(duty);
+    }
+
     public Optional<Step> step(String stepId) {
         return steps.stream().filter(s -> s.id().equals(stepId)).findFirst();
     }

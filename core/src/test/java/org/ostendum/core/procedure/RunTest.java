@@ -282,5 +282,10 @@ class RunTest {
         assertThat(PROCEDURE.isFor(Duty.AIRCRAFT)).isTrue();
         assertThat(procedureFor(Set.of(Duty.MOTIVE)).isFor(Duty.MOTIVE)).isTrue();
         assertThat(procedureFor(Set.of(Duty.MOTIVE)).isFor(Duty.AIRCRAFT)).isFalse();
+        assertThat(procedureFor(Set.of(Duty.MOTIVE)).canBeDoneTo(Duty.MOTIVE)).isTrue();
+        assertThat(procedureFor(Set.of(Duty.MOTIVE)).canBeDoneTo(Duty.AIRCRAFT)).isFalse();
+        assertThat(PROCEDURE.canBeDoneTo(null))
+                .as("a battery's job without a battery")
+                .isFalse();
     }
 }

@@ -1,9 +1,13 @@
 package org.ostendum.app.job;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 
 import java.util.List;
+import org.jooq.impl.DSL;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.ostendum.app.support.AsPerson;
 import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.procedure.RunEvent.Kind;
@@ -133,5 +137,34 @@ class GatesOfJobsTest extends JobsTest {
         begin(maud, "T-29", "round-after-water", "reason", "cell 3 spilled, wanted before tonight");
         assertThat(tom.page("/batteries/T-29/round")).contains("Begin the round");
         tom.send("/batteries/T-29/log", "kind", "CHARGE_END", "quantity", "200", "remark", "");
+    }
+
+    /** A job is begun on what it is for, whatever is typed into the address. */
+    @ParameterizedTest
+    @CsvSource({
+        "/room-jobs/acid-adjust",
+        "/room-jobs/charge",
+        "/batteries/T-19/jobs/inspect-aircraft",
+        "/batteries/T-19/jobs/convert-aircraft",
+        "/batteries/T-19/jobs/spill"
+    })
+    void aJobIsBegunOnWhatItIsFor(String path) throws Exception {
+        int before = sql.fetchCount(DSL.table("job"));
+        assertThat(tom.send(path).getStatus()).isEqualTo(404);
+        assertThat(tom.ask(get(path)).getStatus()).isEqualTo(404);
+        assertThat(sql.fetchCount(DSL.table("job"))).isEqualTo(before);
+    }
+
+    /** The safety officer halts a job on a battery; he does not work at it. */
+    @Test
+    void onlyWhoWorksOnBatteriesGoesOnWithTheirJobs() throws Exception {
+        AsPerson oskar = AsPerson.oskar(mvc);
+        long job = begin(tom, "T-12", "inspect-daily");
+        String refused = oskar.send("/jobs/" + job + "/done", "about", "parked", "value", "")
+                .getContentAsString();
+        assertThat(refused).contains("technicians, mechanics and leads work on batteries");
+        assertThat(jobs.events(job)).isEmpty();
+        say(oskar, job, "pause", "", "smoke from the charger");
+        assertThat(jobs.events(job)).extracting(e -> e.event().kind()).containsExactly(Kind.PAUSED);
     }
 }
