@@ -10,14 +10,21 @@ import java.net.ServerSocket;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
+import java.security.MessageDigest;
+import java.util.Arrays;
 import java.util.HashMap;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import java.util.zip.GZIPInputStream;
 import java.util.zip.GZIPOutputStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** What the one script says when the machine is not as it should be, and that a backup comes back whole. */
 class StartScriptTest {
@@ -44,7 +51,12 @@ class StartScriptTest {
     }
 
     private Said run(String... arguments) throws IOException, InterruptedException {
-        ProcessBuilder builder = new ProcessBuilder(arguments).redirectErrorStream(true);
+        return runIn(folder, arguments);
+    }
+
+    private Said runIn(Path where, String... arguments) throws IOException, InterruptedException {
+        ProcessBuilder builder =
+                new ProcessBuilder(arguments).directory(where.toFile()).redirectErrorStream(true);
         builder.command().add(0, SCRIPT.toString());
         builder.environment().putAll(environment);
         Path said = folder.resolve("said");
@@ -146,31 +158,131 @@ class StartScriptTest {
 
     @Test
     void whatIsRestoredIsWhatWasBackedUpAndTheFormerStateIsKept() throws Exception {
-        Path first = dump("first.sql.gz", "1.265");
-        Said once = run("restore", first.toString());
-        assertThat(once.code()).as(once.text()).isZero();
-        Path second = dump("second.sql.gz", "1.165");
-        Said said = run("restore", second.toString());
-        assertThat(said.code()).as(said.text()).isZero();
-        assertThat(said.text()).contains("what was here before is kept in");
-        try (var files = Files.list(folder.resolve("var"))) {
-            Path kept = files.filter(f -> f.toString().contains("before-restore-"))
-                    .findFirst()
-                    .orElseThrow();
-            assertThat(unzipped(kept)).contains("1.265");
-        }
-        Path again = folder.resolve("again.sql.gz");
-        assertThat(run("backup", again.toString()).text()).contains("backup written");
-        assertThat(unzipped(again)).contains("1.165").doesNotContain("1.265");
+        restore(dump("first.sql.gz", "1.265"));
+        restore(dump("second.sql.gz", "1.165"));
+        assertThat(unzipped(backup("again.sql.gz"))).contains("1.165").doesNotContain("1.265");
+        assertThat(run("restore", "--back").text()).contains("back to what was here before");
+        assertThat(unzipped(backup("former.sql.gz"))).contains("1.265").doesNotContain("1.165");
+        restore(folder.resolve("again.sql.gz"));
+        assertThat(unzipped(backup("third.sql.gz"))).contains("1.165");
         assertThat(run("status").text()).contains("database: not running");
     }
 
-    private Path dump(String name, String gravity) throws IOException {
+    private void restore(Path file) throws Exception {
+        Said said = run("restore", file.toString());
+        assertThat(said.code()).as(said.text()).isZero();
+        assertThat(said.text()).contains("what was here before lies beside it");
+    }
+
+    private Path backup(String name) throws Exception {
+        Said said = run("backup", folder.resolve(name).toString());
+        assertThat(said.text()).contains("backup written");
+        return folder.resolve(name);
+    }
+
+    /** One that is cut short or was changed is known before anything is touched. */
+    @Test
+    void aBackupThatDoesNotProveItselfChangesNothing() throws Exception {
+        Path whole = dump("whole.sql.gz", "1.265");
+        restore(whole);
+        byte[] bytes = Files.readAllBytes(whole);
+        Path cut = Files.write(folder.resolve("cut.sql.gz"), Arrays.copyOf(bytes, bytes.length - 20));
+        assertThat(run("restore", cut.toString()).text())
+                .contains("cut short or was changed; nothing here was touched");
+        Path changed = zip("changed.sql.gz", unzipped(whole).replace("1.265", "1.275"));
+        assertThat(run("restore", changed.toString()).text()).contains("cut short or was changed");
+        Path wrong = proved("wrong.sql.gz", "create table told (said varchar(9));\ninsert into tolt values ('1');\n");
+        assertThat(run("restore", wrong.toString()).text())
+                .contains("could not be brought in, and nothing here was touched");
+        assertThat(unzipped(backup("after.sql.gz"))).contains("1.265");
+    }
+
+    /** A file named by a person lies where he stands, for nobody else to read; one that fails leaves nothing. */
+    @Test
+    void aBackupLiesWhereThePersonStands() throws Exception {
+        restore(dump("first.sql.gz", "1.265"));
+        Path desk = Files.createDirectories(folder.resolve("desk"));
+        assertThat(runIn(desk, "backup", "mine.gz").text()).contains("backup written: " + desk + "/mine.gz");
+        assertThat(Files.getPosixFilePermissions(desk.resolve("mine.gz")))
+                .isEqualTo(PosixFilePermissions.fromString("rw-------"));
+        assertThat(runIn(desk, "backup", "nowhere/mine.gz").text()).contains("the backup failed");
+        pretend("mariadb-dump", "echo half of it; exit 3");
+        assertThat(runIn(desk, "backup", "half.gz").text()).contains("the backup failed");
+        try (Stream<Path> left = Files.list(desk)) {
+            assertThat(left).containsExactly(desk.resolve("mine.gz"));
+        }
+    }
+
+    /** With a recipient the file is sealed, and only who has the key brings it back. */
+    @Test
+    void aSealedBackupIsOpenedByItsKeyOnly() throws Exception {
+        restore(dump("first.sql.gz", "1.265"));
+        pretend(
+                "age",
+                """
+                case $1 in
+                  --encrypt) [ "$3" = age1lead ] || exit 1; echo age-encryption.org/v1; base64 ;;
+                  --decrypt) [ "$(cat "$3")" = key ] || exit 1; tail -n +2 "$4" | base64 -d ;;
+                esac""");
+        environment.put("OSTENDUM_BACKUP_TO", "age1lead");
+        Path sealed = backup("sealed.age");
+        assertThat(Files.readString(sealed)).startsWith("age-encryption.org/v1");
+        assertThat(run("restore", sealed.toString()).text()).contains("is no backup of Ostendum");
+        environment.put(
+                "OSTENDUM_BACKUP_IDENTITY",
+                Files.writeString(folder.resolve("id"), "key").toString());
+        restore(sealed);
+    }
+
+    /** What does not end when told to is ended all the same, and is not started again. */
+    @Test
+    void stopMakesSure() throws Exception {
+        environment.put("OSTENDUM_STOP_WITHIN", "1");
+        Process deaf = new ProcessBuilder("sh", "-c", "trap '' TERM; while :; do sleep 0.1; done").start();
+        Files.createDirectories(folder.resolve("var"));
+        Files.writeString(folder.resolve("var/app.pid"), String.valueOf(deaf.pid()));
+        assertThat(run("status").text()).contains("it does not answer");
+        assertThat(run("stop").text()).contains("ended by force");
+        assertThat(deaf.waitFor()).isEqualTo(137);
+        assertThat(run("status").text()).contains("application: not running");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0, 3, 3", "60, 3, 1"})
+    void whatDiesIsStartedAgainUnlessItDiedAtOnce(String soon, int deaths, int runs) throws Exception {
+        Path runsOfIt = folder.resolve("runs");
+        pretend(
+                "mortal",
+                "echo x >> " + runsOfIt + "; [ $(wc -l < " + runsOfIt + ") -lt " + deaths + " ] && exit 7; exit 0");
+        environment.put("OSTENDUM_SOON", soon);
+        ProcessBuilder watched = new ProcessBuilder(
+                SCRIPT.resolveSibling("scripts/watch.sh").toString(),
+                folder.resolve("pid").toString(),
+                "mortal");
+        watched.environment().putAll(environment);
+        watched.start().waitFor();
+        assertThat(Files.readAllLines(runsOfIt)).hasSize(runs);
+        assertThat(folder.resolve("pid")).doesNotExist();
+    }
+
+    private Path dump(String name, String gravity) throws Exception {
+        return proved(name, "create table told (said varchar(9));\ninsert into told values ('" + gravity + "');\n");
+    }
+
+    /** As the script writes one: its last line proves what stands before it. */
+    private Path proved(String name, String statements) throws Exception {
+        String text = "-- Ostendum backup\n" + statements;
+        byte[] digest = MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8));
+        return zip(
+                name,
+                text + "-- Ostendum: all of this has sha256 " + HexFormat.of().formatHex(digest) + "\n");
+    }
+
+    private Path zip(String name, String text) throws IOException {
         Path file = folder.resolve(name);
         try (Writer out =
                 new OutputStreamWriter(new GZIPOutputStream(Files.newOutputStream(file)), StandardCharsets.UTF_8)) {
-            out.write("create database `ostendum`; use `ostendum`; create table told (said varchar(9));\n");
-            out.write("insert into told values ('" + gravity + "');\n");
+            out.write(text);
         }
         return file;
     }
