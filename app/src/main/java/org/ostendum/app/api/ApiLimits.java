@@ -1,22 +1,22 @@
 package org.ostendum.app.api;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
-import io.github.bucket4j.Bucket;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.time.Duration;
 import org.ostendum.app.page.Problem;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
+import org.springframework.web.util.UrlPathHelper;
 
-/** A program that has gone wild neither fills the memory nor holds up the people: bodies and calls have their limits. */
+/**
+ * The body of a program's call has a limit, by what is read of it and not by what its head says. The path is taken as the
+ * application will understand it, so that no spelling of it passes by.
+ */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class ApiLimits extends OncePerRequestFilter {
@@ -25,45 +25,38 @@ class ApiLimits extends OncePerRequestFilter {
     /** A million readings as CSV have about 60 MB. */
     static final long MOST_CSV_BYTES = 100_000_000;
 
-    private static final int CALLS_A_MINUTE = 600;
-
-    private final Cache<String, Bucket> callers = Caffeine.newBuilder()
-            .expireAfterAccess(Duration.ofMinutes(10))
-            .maximumSize(10_000)
-            .build();
-
     @Override
     protected boolean shouldNotFilter(HttpServletRequest request) {
-        return !request.getRequestURI().startsWith("/api/");
+        return !path(request).startsWith("/api/");
     }
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        long most = request.getRequestURI().endsWith(".csv") ? MOST_CSV_BYTES : MOST_JSON_BYTES;
-        boolean hasBody = request.getMethod().equals("POST");
-        if (hasBody && request.getHeader("Transfer-Encoding") != null) {
-            Problem.answer(
-                    response, HttpStatus.LENGTH_REQUIRED, "Content-Length", "Send the body with its Content-Length.");
-        } else if (hasBody && request.getContentLengthLong() > most) {
-            Problem.answer(
-                    response,
-                    HttpStatus.CONTENT_TOO_LARGE,
-                    "",
-                    "The body has " + request.getContentLengthLong() + " bytes, allowed are " + most + ".");
-        } else if (!bucket(request).tryConsume(1)) {
-            response.setHeader("Retry-After", "10");
-            Problem.answer(
-                    response, HttpStatus.TOO_MANY_REQUESTS, "", "Allowed are " + CALLS_A_MINUTE + " calls a minute.");
-        } else {
-            chain.doFilter(request, response);
+        long most = path(request).endsWith(".csv") ? MOST_CSV_BYTES : MOST_JSON_BYTES;
+        if (request.getContentLengthLong() > most) {
+            refuse(response, most);
+            return;
+        }
+        LimitedBody limited = new LimitedBody(request, most);
+        try {
+            chain.doFilter(limited, response);
+        } finally {
+            if (limited.isOver() && !response.isCommitted()) {
+                response.reset();
+                refuse(response, most);
+            }
         }
     }
 
-    private Bucket bucket(HttpServletRequest request) {
-        String caller = request.getHeader("Authorization");
-        return callers.get(caller == null ? request.getRemoteAddr() : caller, c -> Bucket.builder()
-                .addLimit(limit -> limit.capacity(CALLS_A_MINUTE).refillGreedy(CALLS_A_MINUTE, Duration.ofMinutes(1)))
-                .build());
+    private static void refuse(HttpServletResponse response, long most) throws IOException {
+        // What is left of it is not read.
+        response.setHeader("Connection", "close");
+        Problem.answer(
+                response, HttpStatus.CONTENT_TOO_LARGE, "", "The body is too large: allowed are " + most + " bytes.");
+    }
+
+    private static String path(HttpServletRequest request) {
+        return UrlPathHelper.defaultInstance.getPathWithinApplication(request);
     }
 }

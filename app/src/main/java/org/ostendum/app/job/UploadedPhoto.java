@@ -13,7 +13,9 @@ import java.util.Iterator;
 import java.util.Locale;
 import java.util.Set;
 import javax.imageio.ImageIO;
+import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
+import javax.imageio.ImageTypeSpecifier;
 import javax.imageio.stream.ImageInputStream;
 import org.jspecify.annotations.Nullable;
 
@@ -25,6 +27,11 @@ final class UploadedPhoto {
     static final int MOST_BYTES = 8 * 1024 * 1024;
     /** Width times height beyond which a picture is not unpacked: a small file can unfold to gigabytes. */
     static final long MOST_PIXELS = 40_000_000;
+
+    /** Bytes of a picture in memory. */
+    static final long MOST_UNPACKED = 64_000_000;
+
+    private static final int USUAL_BITS = 24;
 
     private static final int LONGEST_SIDE = 2000;
     private static final int THUMBNAIL_SIDE = 240;
@@ -71,7 +78,7 @@ final class UploadedPhoto {
         if ((long) reader.getWidth(0) * reader.getHeight(0) > MOST_PIXELS) {
             return Read.refused("photo.fault.pixels");
         }
-        BufferedImage image = reader.read(0);
+        BufferedImage image = unpack(reader);
         BufferedImage kept = fit(image, LONGEST_SIDE);
         byte[] content = encode(kept, format);
         return new Read(
@@ -84,6 +91,27 @@ final class UploadedPhoto {
                         content,
                         encode(fit(image, THUMBNAIL_SIDE), format)),
                 null);
+    }
+
+    /** Leaves out rows and columns while it reads. One picture at a time: many at once would need as many times the memory. */
+    private static BufferedImage unpack(ImageReader reader) throws IOException {
+        ImageTypeSpecifier type = reader.getRawImageType(0);
+        int bits = type == null ? USUAL_BITS : type.getColorModel().getPixelSize();
+        int each = thinning(reader.getWidth(0), reader.getHeight(0), bits);
+        ImageReadParam thinned = reader.getDefaultReadParam();
+        thinned.setSourceSubsampling(each, each, 0, 0);
+        synchronized (UploadedPhoto.class) {
+            return reader.read(0, thinned);
+        }
+    }
+
+    /** @return of so many rows and columns one is read, so that what is unpacked stays within its limit */
+    static int thinning(int width, int height, int bitsOfDot) {
+        int each = 1;
+        while ((long) (width / each) * (height / each) * bitsOfDot / 8 > MOST_UNPACKED) {
+            each++;
+        }
+        return each;
     }
 
     private static BufferedImage fit(BufferedImage image, int side) {

@@ -2,8 +2,9 @@ package org.ostendum.app.live;
 
 import java.io.IOException;
 import java.time.Duration;
-import java.util.List;
-import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
@@ -28,7 +29,12 @@ public class LiveEvents implements SmartLifecycle {
     private static final String ALARMS = "alarms";
     private static final String BEAT = "beat";
 
-    private final List<SseEmitter> pages = new CopyOnWriteArrayList<>();
+    /** A person has few devices with few pages open; each open page costs memory here. */
+    static final int MOST_OF_ONE = 24;
+
+    static final int MOST = 400;
+
+    private final Map<SseEmitter, String> pages = new ConcurrentHashMap<>();
     private final Duration beat;
     private volatile @Nullable ScheduledExecutorService teller;
 
@@ -54,14 +60,29 @@ public class LiveEvents implements SmartLifecycle {
         }
     }
 
-    SseEmitter open() {
+    /**
+     * @param login of the person whose page it is
+     * @return the stream of a page; empty where he, or all together, have as many as there may be
+     */
+    Optional<SseEmitter> open(String login) {
         SseEmitter page = new SseEmitter(TIME_OUT);
-        pages.add(page);
+        if (!add(page, login)) {
+            return Optional.empty();
+        }
         page.onCompletion(() -> pages.remove(page));
         page.onTimeout(page::complete);
         tell(page, CHANGED);
         tell(page, ALARMS);
-        return page;
+        return Optional.of(page);
+    }
+
+    private synchronized boolean add(SseEmitter page, String login) {
+        long own = pages.values().stream().filter(login::equals).count();
+        if (own >= MOST_OF_ONE || pages.size() >= MOST) {
+            return false;
+        }
+        pages.put(page, login);
+        return true;
     }
 
     /** Something was heard. */
@@ -82,7 +103,7 @@ public class LiveEvents implements SmartLifecycle {
     }
 
     private void tellAll(String event) {
-        pages.forEach(page -> tell(page, event));
+        pages.keySet().forEach(page -> tell(page, event));
     }
 
     private void tell(SseEmitter page, String event) {
@@ -97,7 +118,7 @@ public class LiveEvents implements SmartLifecycle {
     /** An open answer would hold up the end of the application. */
     @EventListener(ContextClosedEvent.class)
     void close() {
-        pages.forEach(SseEmitter::complete);
+        pages.keySet().forEach(SseEmitter::complete);
     }
 
     @Override

@@ -30,6 +30,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
  */
 final class CurrentRights extends OncePerRequestFilter {
     private final People people;
+    private final KnownSessions sessions;
     private final Clock clock;
     private final Duration longest;
 
@@ -37,8 +38,9 @@ final class CurrentRights extends OncePerRequestFilter {
      * @param clock by which people live, not the one that a demo may let run faster
      * @param longest that a sign-in holds, however busy its session is
      */
-    CurrentRights(People people, Clock clock, Duration longest) {
+    CurrentRights(People people, KnownSessions sessions, Clock clock, Duration longest) {
         this.people = people;
+        this.sessions = sessions;
         this.clock = clock;
         this.longest = longest;
     }
@@ -57,6 +59,7 @@ final class CurrentRights extends OncePerRequestFilter {
             if (entitled.isEmpty()) {
                 new SecurityContextLogoutHandler().logout(request, response, session);
             } else {
+                sessions.isGood(request);
                 request.setAttribute(CurrentPerson.READ, entitled.get().person());
                 SecurityContextHolder.setContext(new SecurityContextImpl(
                         withRightsOf(session, entitled.get().person().role())));

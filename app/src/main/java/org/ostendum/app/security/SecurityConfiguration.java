@@ -148,9 +148,10 @@ class SecurityConfiguration {
             HttpSecurity http,
             PersonSignIn signIn,
             People people,
+            KnownSessions sessions,
             @Value("${ostendum.sign-in.longest}") Duration longest) {
         return http.authenticationManager(only(signIn))
-                .addFilterBefore(new CurrentRights(people, CLOCK, longest), AuthorizationFilter.class)
+                .addFilterBefore(new CurrentRights(people, sessions, CLOCK, longest), AuthorizationFilter.class)
                 .csrf(csrf -> csrf.csrfTokenRepository(tokenInCookie()))
                 .authorizeHttpRequests(SecurityConfiguration::byRoute)
                 .formLogin(form -> form.loginPage(SIGN_IN)

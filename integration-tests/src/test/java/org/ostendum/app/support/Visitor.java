@@ -1,6 +1,7 @@
 package org.ostendum.app.support;
 
 import java.net.CookieManager;
+import java.net.HttpCookie;
 import java.net.URI;
 import java.net.URLEncoder;
 import java.net.http.HttpClient;
@@ -14,8 +15,9 @@ import java.util.regex.Pattern;
 public final class Visitor {
     private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
 
+    private final CookieManager cookies = new CookieManager();
     private final HttpClient client =
-            HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
+            HttpClient.newBuilder().cookieHandler(cookies).build();
     private final String home;
     private String token = "";
 
@@ -34,6 +36,14 @@ public final class Visitor {
         return in;
     }
 
+    public String cookie(String name) {
+        return cookies.getCookieStore().getCookies().stream()
+                .filter(c -> c.getName().equals(name))
+                .map(HttpCookie::getValue)
+                .findFirst()
+                .orElseThrow();
+    }
+
     public HttpResponse<String> get(String path) throws Exception {
         return read(ask("GET", path));
     }
@@ -41,7 +51,7 @@ public final class Visitor {
     public HttpResponse<String> ask(String method, String path) throws Exception {
         return client.send(
                 HttpRequest.newBuilder(URI.create(home + path))
-                        .header("Accept", "text/html")
+                        .header("Accept", "text/html, */*;q=0.8")
                         .method(method, HttpRequest.BodyPublishers.noBody())
                         .build(),
                 HttpResponse.BodyHandlers.ofString());

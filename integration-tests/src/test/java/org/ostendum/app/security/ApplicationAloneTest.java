@@ -1,0 +1,61 @@
+package org.ostendum.app.security;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.ostendum.app.support.Application;
+import org.ostendum.app.support.MariaDbServer;
+import org.ostendum.app.support.Patience;
+import org.ostendum.app.support.Visitor;
+
+/** The application as a process of its own, on an empty database that can be taken from it. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class ApplicationAloneTest {
+    private MariaDbServer database;
+    private Application application;
+
+    @BeforeAll
+    void start() throws Exception {
+        database = new MariaDbServer(true);
+        application = Application.ofEmptySite(database.url());
+    }
+
+    @AfterAll
+    void end() throws Exception {
+        application.close();
+        database.kill();
+    }
+
+    /** Looking leaves nothing behind: a thousand who never sign in are no thousand sessions. */
+    @Test
+    void whoOnlyLooksHasNoSession() throws Exception {
+        for (String path : new String[] {"/sign-in", "/first-aid", "/fleet", "/no-such-page"}) {
+            assertThat(new Visitor(application.port()).get(path).headers().allValues("Set-Cookie"))
+                    .as(path)
+                    .noneMatch(cookie -> cookie.startsWith("ostendum="));
+        }
+    }
+
+    /** Help for eyes and skin does not wait for a database. */
+    @Test
+    void firstAidAndTheSignInAreThereWhileTheDatabaseIsAway() throws Exception {
+        database.kill();
+        Visitor visitor = new Visitor(application.port());
+        assertThat(visitor.get("/first-aid").statusCode()).isEqualTo(200);
+        assertThat(visitor.get("/first-aid").body()).contains("15 min");
+        assertThat(visitor.get("/sign-in").statusCode()).isEqualTo(200);
+        assertThat(visitor.get("/actuator/health/readiness").statusCode()).isEqualTo(503);
+        database.start();
+        Instant end = Patience.end(Duration.ofSeconds(30));
+        while (visitor.get("/actuator/health/readiness").statusCode() != 200) {
+            assertThat(Instant.now()).as("it is there again").isBefore(end);
+            TimeUnit.MILLISECONDS.sleep(200);
+        }
+    }
+}
