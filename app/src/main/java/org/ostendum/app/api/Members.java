@@ -1,19 +1,21 @@
 package org.ostendum.app.api;
 
-import java.time.DateTimeException;
 import java.time.Instant;
-import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.app.form.PlainTime;
 import org.springframework.http.HttpStatus;
 import tools.jackson.databind.JsonNode;
 
 /** Reads the members of a JSON object; whatever does not fit is refused by its path, its value and what is allowed. */
 final class Members {
+    /** Characters of a text; notes are no letters. */
+    private static final int LONGEST = 400;
+
     private final JsonNode node;
     private final String path;
 
@@ -97,6 +99,11 @@ final class Members {
         JsonNode value = node.path(name);
         if (has(name) && !value.isString()) {
             throw bad(at(name), value, "a text");
+        } else if (value.asString("").length() > LONGEST) {
+            throw new ApiProblem(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    at(name),
+                    at(name) + " has " + value.asString("").length() + " characters, allowed are " + LONGEST + ".");
         }
         return value.asString("");
     }
@@ -116,11 +123,11 @@ final class Members {
     }
 
     Instant time(String name) {
-        try {
-            return OffsetDateTime.parse(text(name)).toInstant();
-        } catch (DateTimeException e) {
-            throw bad(at(name), node.path(name), "a time with its offset such as 2026-03-31T14:05:00Z");
-        }
+        return PlainTime.parse(text(name))
+                .orElseThrow(() -> bad(
+                        at(name),
+                        node.path(name),
+                        "a time from 1980 to 2099 with its offset such as 2026-03-31T14:05:00Z"));
     }
 
     /** One of some names, as {@code motive} for {@code MOTIVE}; the usual one where it is missing. */

@@ -1,16 +1,17 @@
 package org.ostendum.app.exchange;
 
-import java.time.DateTimeException;
+import java.math.BigDecimal;
 import java.time.Instant;
-import java.time.OffsetDateTime;
-import java.time.temporal.ChronoUnit;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.apache.commons.csv.CSVRecord;
+import org.ostendum.app.form.PlainNumber;
+import org.ostendum.app.form.PlainTime;
 
 /** One line of a file, read by its columns; what does not fit is put among the problems. */
 final class CsvRow {
     private static final int LONGEST_SHOWN = 60;
+    private static final int LONGEST = 400;
 
     private final CSVRecord record;
     private final long line;
@@ -33,7 +34,13 @@ final class CsvRow {
     }
 
     String text(String column) {
-        return record.isSet(column) ? record.get(column).strip() : "";
+        String text = record.isSet(column) ? record.get(column).strip() : "";
+        if (text.length() > LONGEST && sound) {
+            sound = false;
+            problems.add(new CsvProblem(
+                    line, column, text.substring(0, LONGEST_SHOWN) + "…", "at most " + LONGEST + " characters"));
+        }
+        return text;
     }
 
     String needed(String column) {
@@ -49,13 +56,11 @@ final class CsvRow {
         if (text.isEmpty()) {
             return OptionalDouble.empty();
         }
-        try {
-            double number = Double.parseDouble(text);
-            if (number >= least && number <= most) {
-                return OptionalDouble.of(number);
-            }
-        } catch (NumberFormatException e) {
-            // told below with what is allowed
+        Optional<BigDecimal> number = PlainNumber.parse(text);
+        if (number.isPresent()
+                && number.get().doubleValue() >= least
+                && number.get().doubleValue() <= most) {
+            return OptionalDouble.of(number.get().doubleValue());
         }
         bad(column, "a number from " + plain(least) + " to " + plain(most));
         return OptionalDouble.empty();
@@ -70,13 +75,11 @@ final class CsvRow {
     }
 
     Optional<Instant> time(String column) {
-        try {
-            // As fine as it is kept: a finer one would not be known again.
-            return Optional.of(OffsetDateTime.parse(text(column)).toInstant().truncatedTo(ChronoUnit.MICROS));
-        } catch (DateTimeException e) {
-            bad(column, "a time with its offset such as 2026-03-31T14:05:00Z");
-            return Optional.empty();
+        Optional<Instant> time = PlainTime.parse(text(column));
+        if (time.isEmpty()) {
+            bad(column, "a time from 1980 to 2099 with its offset such as 2026-03-31T14:05:00Z");
         }
+        return time;
     }
 
     void bad(String column, String expected) {

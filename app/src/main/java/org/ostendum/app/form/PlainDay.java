@@ -15,9 +15,14 @@ public final class PlainDay {
     public static Optional<LocalDate> parse(String text) {
         try {
             LocalDate day = LocalDate.parse(text.strip());
-            return day.isBefore(FIRST) || day.isAfter(LAST) ? Optional.empty() : Optional.of(day);
+            return isOfRange(day) ? Optional.of(day) : Optional.empty();
         } catch (DateTimeParseException e) {
             return Optional.empty();
         }
+    }
+
+    /** @return whether a day lies within the years that the application knows */
+    static boolean isOfRange(LocalDate day) {
+        return !day.isBefore(FIRST) && !day.isAfter(LAST);
     }
 }

@@ -1,6 +1,7 @@
 package org.ostendum.app.job;
 
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.form.Faults;
@@ -33,11 +34,20 @@ final class JobInputCheck {
     private final Instant now;
     private final Rules rules;
     private final boolean trained;
+    private final List<String> colleagues;
     private final Faults.Finder faults;
     private String value = "";
 
+    /** @param colleagues names of those who can take the job over */
     JobInputCheck(
-            Run run, @Nullable Battery battery, Rules rules, Person person, Words words, Instant now, boolean trained) {
+            Run run,
+            @Nullable Battery battery,
+            Rules rules,
+            Person person,
+            Words words,
+            Instant now,
+            boolean trained,
+            List<String> colleagues) {
         this.run = run;
         this.battery = battery;
         this.person = person;
@@ -45,6 +55,7 @@ final class JobInputCheck {
         this.now = now;
         this.rules = rules;
         this.trained = trained;
+        this.colleagues = List.copyOf(colleagues);
         this.faults = new Faults.Finder(words);
     }
 
@@ -101,12 +112,28 @@ final class JobInputCheck {
                 expect(run.settled(said.about()).isPresent());
                 reason(said);
             }
-            case PAUSED -> expect(run.status() == Status.RUNNING);
+            case PAUSED -> {
+                expect(run.status() == Status.RUNNING);
+                notTooLong(said);
+            }
             case RESUMED -> resumed(said);
-            case HANDED_OVER -> expect(run.status() == Status.RUNNING || run.status() == Status.PAUSED);
+            case HANDED_OVER -> handedOver(said);
             case STOPPED -> expect(run.procedure().stop(said.about()).isPresent());
             case FINISHED -> finished();
             case GATE_OVERRIDDEN, GATE_LOOKED -> expect(false);
+        }
+    }
+
+    private void handedOver(JobInput said) {
+        expect(run.status() == Status.RUNNING || run.status() == Status.PAUSED);
+        if (!colleagues.contains(said.value())) {
+            faults.add("value", "job.fault.colleague");
+        }
+    }
+
+    private void notTooLong(JobInput said) {
+        if (said.value().length() > LONGEST_REASON) {
+            faults.add("value", "step.fault.long", said.value().length(), LONGEST_REASON);
         }
     }
 

@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.app.form.Faults;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.people.People;
 import org.ostendum.app.people.Trainings;
 import org.ostendum.app.procedure.Answer;
 import org.ostendum.app.procedure.ProcedureFile;
@@ -37,6 +38,7 @@ public class JobRunning {
     private final Situations situations;
     private final Batteries batteries;
     private final Trainings trainings;
+    private final People people;
     private final BatteryStates batteryStates;
     private final Clock clock;
     private final ZoneId zone;
@@ -48,6 +50,7 @@ public class JobRunning {
             Situations situations,
             Batteries batteries,
             Trainings trainings,
+            People people,
             BatteryStates batteryStates,
             Clock clock,
             ZoneId zone) {
@@ -57,6 +60,7 @@ public class JobRunning {
         this.situations = situations;
         this.batteries = batteries;
         this.trainings = trainings;
+        this.people = people;
         this.batteryStates = batteryStates;
         this.clock = clock;
         this.zone = zone;
@@ -114,6 +118,13 @@ public class JobRunning {
                         batteryStates.rulebook().siteRules());
     }
 
+    /** Those who can take a job over from a person. */
+    List<Person> colleagues(Person person) {
+        return people.all().stream()
+                .filter(p -> p.active() && p.worksOnBatteries() && p.id() != person.id())
+                .toList();
+    }
+
     /** Keeps what a person says at a job, or tells why it cannot be kept. */
     @Transactional
     public Answer take(long jobId, JobInput said, Person person, Words words) {
@@ -131,7 +142,16 @@ public class JobRunning {
         Battery battery =
                 job.batteryId() == null ? null : batteries.byId(job.batteryId()).orElse(null);
         JobInputCheck check = new JobInputCheck(
-                run, battery, batteryStates.rulesFor(battery), person, words, clock.instant(), isTrained(run, person));
+                run,
+                battery,
+                batteryStates.rulesFor(battery),
+                person,
+                words,
+                clock.instant(),
+                isTrained(run, person),
+                said.kind() == Kind.HANDED_OVER
+                        ? colleagues(person).stream().map(Person::name).toList()
+                        : List.of());
         JobInputCheck.Verdict verdict = check.of(said);
         if (verdict.overtaken() != null) {
             return new Answer.Overtaken(verdict.overtaken());

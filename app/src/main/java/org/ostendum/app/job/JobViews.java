@@ -15,7 +15,6 @@ import org.ostendum.app.draw.BatteryPlotter;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Machine;
-import org.ostendum.app.people.People;
 import org.ostendum.app.procedure.Rows;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.words.Words;
@@ -51,7 +50,6 @@ public class JobViews {
     private final Jobs jobs;
     private final JobRunning running;
     private final Batteries batteries;
-    private final People people;
     private final Photos photos;
     private final Situations situations;
     private final BatteryStates batteryStates;
@@ -60,14 +58,12 @@ public class JobViews {
             Jobs jobs,
             JobRunning running,
             Batteries batteries,
-            People people,
             Photos photos,
             Situations situations,
             BatteryStates batteryStates) {
         this.jobs = jobs;
         this.running = running;
         this.batteries = batteries;
-        this.people = people;
         this.photos = photos;
         this.situations = situations;
         this.batteryStates = batteryStates;
@@ -162,9 +158,7 @@ public class JobViews {
                         .filter(e -> e.kind() == RunEvent.Kind.GATE_OVERRIDDEN)
                         .toList(),
                 photos.ofJob(job.id()),
-                people.all().stream()
-                        .filter(p -> p.active() && p.worksOnBatteries() && p.id() != person.id())
-                        .toList(),
+                running.colleagues(person),
                 running.isTrained(run, person),
                 new AtHand(torque(battery), reckoned(run, current, now), sums(run, current, battery)));
     }

@@ -75,12 +75,9 @@ class PasswordController {
 
     /** Guesses at it are counted as those of the sign-in are. */
     private boolean isCurrent(Person person, String typed) {
-        String counted = PersonSignIn.counted(person);
-        boolean right = throttle.mayTry(counted) && passwords.matches(typed, people.passwordHash(person.id()));
-        if (right) {
-            throttle.succeeded(counted);
-        }
-        return right;
+        String hash = people.passwordHash(person.id());
+        return throttle.look(PersonSignIn.counted(person), () -> passwords.matches(typed, hash))
+                .orElse(false);
     }
 
     private void goOn(Person person, HttpServletRequest request, HttpServletResponse response) {

@@ -41,20 +41,22 @@ final class PersonSignIn implements AuthenticationProvider {
         // By the person and not by the letters typed: the database finds him under look-alikes as well.
         String counted = found.map(f -> counted(f.person()))
                 .orElseGet(() -> "name " + attempt.getName().toLowerCase(Locale.ROOT));
-        if (!throttle.mayTry(counted) || !throttle.await(address)) {
+        if (!throttle.await(address)) {
             throw new LockedException("Too many tries");
         }
         // A name that does not exist takes as long as one that does.
         String hash = found.isEmpty()
                 ? nobodysHash
                 : people.passwordHash(found.get().person().id());
-        boolean right = encoder.matches(String.valueOf(attempt.getCredentials()), hash);
-        if (found.isEmpty() || !right) {
+        Optional<Boolean> right = throttle.look(
+                counted, () -> encoder.matches(String.valueOf(attempt.getCredentials()), hash) && found.isPresent());
+        if (right.isEmpty()) {
+            throw new LockedException("Too many tries");
+        } else if (!right.get()) {
             throttle.failed(address);
             throw new BadCredentialsException("No such name and password");
         }
-        throttle.succeeded(counted);
-        return signedIn(found.get());
+        return signedIn(found.orElseThrow());
     }
 
     /** Under which tries for a person are counted. */

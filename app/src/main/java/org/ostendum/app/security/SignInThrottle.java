@@ -5,14 +5,16 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.Ticker;
 import java.time.Clock;
 import java.time.Duration;
+import java.util.Optional;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.BooleanSupplier;
 import org.springframework.stereotype.Component;
 
 /**
- * Makes guessing slow. Tries for one person are counted before they are looked at, so that many at once are as few as one after
- * the other; tries from one address only take longer and longer, for a whole house may have one address.
+ * Makes guessing slow. Tries for one person are looked at one after the other, so that many at once are no more than
+ * that; tries from one address only take longer and longer, for a whole house may have one address.
  */
 @Component
 class SignInThrottle {
@@ -26,7 +28,7 @@ class SignInThrottle {
     /** A try that waits holds a thread. */
     private static final int WAITING_BY_ADDRESS = 4;
 
-    private final Cache<String, AtomicInteger> triesOfPerson;
+    private final Cache<String, Tries> triesOfPerson;
     private final Cache<String, Address> addresses;
 
     SignInThrottle(Clock clock) {
@@ -48,18 +50,27 @@ class SignInThrottle {
         private final Semaphore waiting = new Semaphore(WAITING_BY_ADDRESS);
     }
 
-    /**
-     * Counts a try.
-     *
-     * @param person under whose record it is counted, or the name of nobody
-     * @return whether it may be looked at
-     */
-    boolean mayTry(String person) {
-        return triesOfPerson.get(person, p -> new AtomicInteger()).incrementAndGet() <= TRIES_BY_PERSON;
+    private static final class Tries {
+        private int wrong;
     }
 
-    void succeeded(String person) {
-        triesOfPerson.invalidate(person);
+    /**
+     * Looks at a try, one after the other for each person.
+     *
+     * @param person under whose record it is counted, or the name of nobody
+     * @param right asks whether the password is right
+     * @return whether it was; empty where no more tries are taken for now
+     */
+    Optional<Boolean> look(String person, BooleanSupplier right) {
+        Tries tries = triesOfPerson.get(person, p -> new Tries());
+        synchronized (tries) {
+            if (tries.wrong >= TRIES_BY_PERSON) {
+                return Optional.empty();
+            }
+            boolean isRight = right.getAsBoolean();
+            tries.wrong = isRight ? 0 : tries.wrong + 1;
+            return Optional.of(isRight);
+        }
     }
 
     void failed(String address) {

@@ -39,9 +39,9 @@ class SignInThrottleTest {
 
     private void expectTries(String person, int left) {
         for (int i = 0; i < left; i++) {
-            assertThat(throttle.mayTry(person)).isTrue();
+            assertThat(throttle.look(person, () -> false)).contains(false);
         }
-        assertThat(throttle.mayTry(person)).isFalse();
+        assertThat(throttle.look(person, () -> true)).isEmpty();
     }
 
     @Test
@@ -49,7 +49,7 @@ class SignInThrottleTest {
         expectTries("person 1", SignInThrottle.TRIES_BY_PERSON);
         expectTries("person 2", SignInThrottle.TRIES_BY_PERSON);
         now = now.plus(SignInThrottle.WAIT).minusSeconds(1);
-        assertThat(throttle.mayTry("person 1")).isFalse();
+        assertThat(throttle.look("person 1", () -> true)).isEmpty();
         now = now.plusSeconds(2);
         expectTries("person 1", SignInThrottle.TRIES_BY_PERSON);
     }
@@ -60,27 +60,37 @@ class SignInThrottleTest {
         expectTries("person 1", SignInThrottle.TRIES_BY_PERSON);
         for (int minute = 1; minute < SignInThrottle.WAIT.toMinutes(); minute++) {
             now = now.plus(Duration.ofMinutes(1));
-            assertThat(throttle.mayTry("person 1")).isFalse();
+            assertThat(throttle.look("person 1", () -> true)).isEmpty();
         }
         now = now.plus(Duration.ofSeconds(61));
-        assertThat(throttle.mayTry("person 1")).isTrue();
+        assertThat(throttle.look("person 1", () -> true)).contains(true);
     }
 
     @Test
     void theRightPasswordForgetsTheWrongOnes() {
-        assertThat(throttle.mayTry("person 1")).isTrue();
-        throttle.succeeded("person 1");
+        assertThat(throttle.look("person 1", () -> false)).contains(false);
+        assertThat(throttle.look("person 1", () -> true)).contains(true);
         expectTries("person 1", SignInThrottle.TRIES_BY_PERSON);
     }
 
     @Test
     void manyTriesAtOnceAreNoMoreThanOneAfterTheOther() throws Exception {
+        assertThat(lookedAt(false)).as("wrong ones").isEqualTo(SignInThrottle.TRIES_BY_PERSON);
+    }
+
+    /** Twenty-five programs of one person that all know the password are no guessing. */
+    @Test
+    void manyRightOnesAtOnceAreAllRight() throws Exception {
+        assertThat(lookedAt(true)).isEqualTo(25);
+    }
+
+    private int lookedAt(boolean right) throws Exception {
         ExecutorService many = Executors.newFixedThreadPool(25);
         CountDownLatch start = new CountDownLatch(1);
         List<Future<Boolean>> tries = IntStream.range(0, 25)
                 .mapToObj(i -> many.submit(() -> {
                     start.await();
-                    return throttle.mayTry("person 1");
+                    return throttle.look("person 1", () -> right).isPresent();
                 }))
                 .toList();
         start.countDown();
@@ -89,7 +99,7 @@ class SignInThrottleTest {
             admitted += each.get() ? 1 : 0;
         }
         many.shutdown();
-        assertThat(admitted).isEqualTo(SignInThrottle.TRIES_BY_PERSON);
+        return admitted;
     }
 
     /** A whole house may have one address: it is slowed down, and never shut out. */

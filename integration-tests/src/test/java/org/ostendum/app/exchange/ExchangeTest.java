@@ -107,6 +107,10 @@ class ExchangeTest extends ApplicationTest {
             T-01,2024-03-01T08:00:00Z,,1,12.65| 2| sg| 1.000 to 1.400
             T-01,2024-03-01T08:00:00Z,,1,high| 2| sg| a number
             T-01,March,,1,1.265| 2| taken_at| with its offset
+            T-01,0001-03-01T08:00:00Z,,1,1.265| 2| taken_at| from 1980 to 2099
+            T-01,+99999-03-01T08:00:00Z,,1,1.265| 2| taken_at| from 1980 to 2099
+            T-01,2024-03-01T08:00:00Z,,1,1.2d| 2| sg| a number
+            T-01,2024-03-01T08:00:00Z,,0x1p3,1.265| 2| cell| 1 to 144
             T-01,2024-03-01T08:00:00Z,tired,1,1.265| 2| state| full_charge
             T-01,2024-03-01T08:00:00Z,,0,1.265| 2| cell| 1 to 144
             T-01,2024-03-01T08:00:00Z,,99,1.265| 2| cell| has 18 cells
@@ -121,6 +125,17 @@ class ExchangeTest extends ApplicationTest {
         assertThat(problem.path("line").asInt()).isEqualTo(line);
         assertThat(problem.path("column").asString()).isEqualTo(column);
         assertThat(problem.path("expected").asString()).contains(expected);
+    }
+
+    /** A note is a line, not a book. */
+    @Test
+    void aNoteOfMegabytesIsRefused() throws Exception {
+        MockHttpServletResponse answer =
+                send("rounds.csv", HEADER + "T-01,2024-03-01T08:00:00Z,,1,1.265,,,,," + "x".repeat(2_000_000) + "\n");
+        assertThat(answer.getStatus()).isEqualTo(422);
+        assertThat(answer.getContentAsString())
+                .contains("at most 400 characters")
+                .hasSizeLessThan(2000);
     }
 
     @Test

@@ -167,4 +167,21 @@ class GatesOfJobsTest extends JobsTest {
         say(oskar, job, "pause", "", "smoke from the charger");
         assertThat(jobs.events(job)).extracting(e -> e.event().kind()).containsExactly(Kind.PAUSED);
     }
+
+    @Test
+    void aJobIsHandedToAColleagueAndPausedInALine() throws Exception {
+        long job = begin(tom, "T-11", "inspect-daily");
+        for (String nobody : List.of("", "Nobody", "Vera Ostrow", "x".repeat(70_000))) {
+            assertThat(say(tom, job, "hand-over", "", nobody).getStatus()).isEqualTo(422);
+        }
+        assertThat(say(tom, job, "pause", "", "x".repeat(70_000)).getContentAsString())
+                .contains("70,000", "400");
+        assertThat(jobs.events(job)).isEmpty();
+        say(tom, job, "hand-over", "", people("ines"));
+        assertThat(jobs.events(job)).extracting(e -> e.event().kind()).containsExactly(Kind.HANDED_OVER);
+    }
+
+    private String people(String login) {
+        return sql.fetchSingle("select name from person where login = ?", login).get(0, String.class);
+    }
 }
