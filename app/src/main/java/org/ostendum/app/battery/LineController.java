@@ -95,7 +95,10 @@ class LineController {
         if (faults.any()) {
             return refused(battery, line, formOf(line), faults.found(), person, words, page);
         }
-        corrections.takeBack(battery, line, reason.strip(), person.id());
+        if (!corrections.takeBack(battery, line, reason.strip(), person.id())) {
+            faults.add("reason", "line.fault.meanwhile");
+            return refused(battery, line(battery, seq), formOf(line), faults.found(), person, words, page);
+        }
         flash.addFlashAttribute("told", words.text("line.taken-back", seq));
         return "redirect:/batteries/" + battery.code();
     }
@@ -129,7 +132,10 @@ class LineController {
         }
         boolean sameTime = form.when() == null || form.when().isBlank();
         NewEntry by = sameTime ? right.get().at(line.happenedAt()) : right.get();
-        corrections.replace(battery, line, by);
+        if (!corrections.replace(battery, line, by)) {
+            faults.add("reason", "line.fault.meanwhile");
+            return refused(battery, line(battery, seq), form, faults.found(), person, words, page);
+        }
         flash.addFlashAttribute("told", words.text("line.replaced", seq));
         return "redirect:/batteries/" + battery.code();
     }

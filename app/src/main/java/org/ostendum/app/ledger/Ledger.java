@@ -256,6 +256,17 @@ public class Ledger {
                 .findFirst();
     }
 
+    /**
+     * @param cell null for what is true of all cells
+     * @return how many lines have put right what a line says of a cell, or of all
+     */
+    public int corrections(long lineId, @Nullable Integer cell) {
+        Condition ofCell = cell == null
+                ? LEDGER_ENTRY.CELL.isNull()
+                : LEDGER_ENTRY.CELL.eq(cell.shortValue()).or(LEDGER_ENTRY.CELL.isNull());
+        return sql.fetchCount(LEDGER_ENTRY, LEDGER_ENTRY.CORRECTS_ID.eq(lineId).and(ofCell));
+    }
+
     public Cycles cycles(long batteryId, ZoneId zone) {
         var correction = LEDGER_ENTRY.as("correction");
         var row = sql.select(DSL.count(), DSL.min(LEDGER_ENTRY.HAPPENED_AT))

@@ -41,10 +41,13 @@ class CorrectController {
         return show(target, CellForm.of(target.reading()), Faults.NONE, words, page);
     }
 
-    private static String show(Target target, CellForm form, Faults faults, Words words, Model page) {
+    private String show(Target target, CellForm form, Faults faults, Words words, Model page) {
         page.addAttribute("place", "fleet");
         page.addAttribute("found", target.found());
         page.addAttribute("reading", target.reading());
+        page.addAttribute(
+                "seen",
+                corrections.seen(target.found().round(), target.reading().cell()));
         page.addAttribute("form", form);
         page.addAttribute("levels", Option.of(Level.class, words));
         page.addAttribute("colours", Option.of(Colour.class, words));
@@ -57,6 +60,7 @@ class CorrectController {
             Battery battery,
             @RequestParam int cell,
             @RequestParam @Nullable Integer line,
+            @RequestParam(defaultValue = "") String seen,
             @ModelAttribute CellForm form,
             Person person,
             Words words,
@@ -70,7 +74,11 @@ class CorrectController {
             return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(target, form, faults.found(), words, page), page);
         }
         RoundsOnRecord.Found found = target.found();
-        corrections.correct(found.battery(), found.round(), target.reading(), is, reason, person.id());
+        if (!corrections.correct(found.battery(), found.round(), target.reading(), is, seen, reason, person.id())) {
+            faults.add("value", "correct.fault.meanwhile");
+            return Faults.page(
+                    HttpStatus.CONFLICT, show(target(battery, line, cell), form, faults.found(), words, page), page);
+        }
         SpecificGravity gravity = is.gravity();
         boolean ofGravity = gravity != null && !gravity.equals(target.reading().gravity());
         flash.addFlashAttribute(

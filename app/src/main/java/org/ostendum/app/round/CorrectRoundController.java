@@ -37,7 +37,7 @@ class CorrectRoundController {
         return show(found, found.round().past().round().state(), "", "", Faults.NONE, words, page);
     }
 
-    private static String show(
+    private String show(
             RoundsOnRecord.Found found,
             RoundState state,
             String temperature,
@@ -51,6 +51,7 @@ class CorrectRoundController {
         page.addAttribute("states", Option.of(RoundState.class, words));
         page.addAttribute("temperature", temperature);
         page.addAttribute("reason", reason);
+        page.addAttribute("seen", corrections.seen(found.round(), null));
         page.addAttribute("faults", faults);
         return "round/correct-round";
     }
@@ -59,6 +60,7 @@ class CorrectRoundController {
     Object write(
             Battery battery,
             @RequestParam @Nullable Integer line,
+            @RequestParam(defaultValue = "") String seen,
             @RequestParam RoundState state,
             @RequestParam(defaultValue = "") String temperature,
             @RequestParam(defaultValue = "") String reason,
@@ -81,7 +83,13 @@ class CorrectRoundController {
                     show(found, state, temperature, reason, faults.found(), words, page),
                     page);
         }
-        corrections.correct(found.battery(), found.round(), state, celsius, because, person.id());
+        if (!corrections.correct(found.battery(), found.round(), state, celsius, seen, because, person.id())) {
+            faults.add("state", "correct.fault.meanwhile");
+            return Faults.page(
+                    HttpStatus.CONFLICT,
+                    show(rounds.of(battery, line), state, temperature, reason, faults.found(), words, page),
+                    page);
+        }
         flash.addFlashAttribute("told", words.text("correct.round.done"));
         return "redirect:/batteries/" + found.battery().code();
     }

@@ -43,11 +43,34 @@ public class Corrections {
         this.events = events;
     }
 
-    /** One cell of a round. */
+    /**
+     * What a person has before him when he puts something right: by it is known whether somebody else has meanwhile.
+     *
+     * @param cell null for what is true of all cells
+     */
+    public String seen(ClosedRound round, @Nullable Integer cell) {
+        return round.ledgerEntryId() + "." + ledger.corrections(round.ledgerEntryId(), cell);
+    }
+
+    /**
+     * One cell of a round.
+     *
+     * @param seen as {@link #seen} told it when it was shown
+     * @return whether it was put right: not where somebody else has meanwhile
+     */
     @Transactional
-    public void correct(
-            Battery battery, ClosedRound round, CellReading was, CellReading is, String reason, long personId) {
+    public boolean correct(
+            Battery battery,
+            ClosedRound round,
+            CellReading was,
+            CellReading is,
+            String seen,
+            String reason,
+            long personId) {
         ledger.lock(battery.id());
+        if (!seen.equals(seen(round, is.cell()))) {
+            return false;
+        }
         ObjectNode payload = Payload.object();
         payload.set("was", RoundRecord.reading(was));
         payload.set("is", RoundRecord.reading(is));
@@ -55,6 +78,7 @@ public class Corrections {
         append(battery, is.cell(), round.ledgerEntryId(), payload, personId);
         rounds.revise(battery.id(), round.id(), is);
         follow(battery);
+        return true;
     }
 
     /**
@@ -92,16 +116,24 @@ public class Corrections {
                 was.colour());
     }
 
-    /** What is true of all cells of a round: its state and its temperature. */
+    /**
+     * What is true of all cells of a round: its state and its temperature.
+     *
+     * @return whether it was put right: not where somebody else has meanwhile
+     */
     @Transactional
-    public void correct(
+    public boolean correct(
             Battery battery,
             ClosedRound round,
             RoundState state,
             @Nullable Celsius temperature,
+            String seen,
             String reason,
             long personId) {
         ledger.lock(battery.id());
+        if (!seen.equals(seen(round, null))) {
+            return false;
+        }
         var was = round.past().round();
         ObjectNode payload = Payload.object();
         payload.set("was", whole(was.state(), was.temperature()));
@@ -110,6 +142,7 @@ public class Corrections {
         append(battery, null, round.ledgerEntryId(), payload, personId);
         rounds.revise(round.id(), state, temperature);
         follow(battery);
+        return true;
     }
 
     private static ObjectNode whole(RoundState state, @Nullable Celsius temperature) {
@@ -120,10 +153,17 @@ public class Corrections {
         return node;
     }
 
-    /** A line that should never have been written: from now on it is as if it had not been. */
+    /**
+     * A line that should never have been written: from now on it is as if it had not been.
+     *
+     * @return whether it was taken back: not where it has been corrected meanwhile
+     */
     @Transactional
-    public void takeBack(Battery battery, LedgerEntry line, String reason, long personId) {
+    public boolean takeBack(Battery battery, LedgerEntry line, String reason, long personId) {
         ledger.lock(battery.id());
+        if (isCorrected(battery, line)) {
+            return false;
+        }
         ObjectNode payload =
                 Payload.object().put("takenBack", line.kind().name()).put("reason", reason);
         long correction = append(battery, line.cell(), line.id(), payload, personId);
@@ -131,14 +171,28 @@ public class Corrections {
             rounds.byEntry(line.id()).ifPresent(round -> rounds.voidRound(round, correction));
         }
         follow(battery);
+        return true;
     }
 
-    /** A line that told something wrong: the right one takes its place. */
+    /**
+     * A line that told something wrong: the right one takes its place.
+     *
+     * @return whether it did: not where it has been corrected meanwhile
+     */
     @Transactional
-    public void replace(Battery battery, LedgerEntry line, NewEntry by) {
+    public boolean replace(Battery battery, LedgerEntry line, NewEntry by) {
         ledger.lock(battery.id());
+        if (isCorrected(battery, line)) {
+            return false;
+        }
         ledger.append(battery.id(), List.of(by.correcting(line.id())));
         follow(battery);
+        return true;
+    }
+
+    private boolean isCorrected(Battery battery, LedgerEntry line) {
+        return ledger.line(battery.id(), line.seq()).orElseThrow().correctedBySeq() != null
+                && line.kind() != EntryKind.ROUND;
     }
 
     private long append(Battery battery, @Nullable Integer cell, long corrects, ObjectNode payload, long personId) {

@@ -88,6 +88,43 @@ class AtOnceTest extends ApplicationTest {
         assertThat(values).isEqualTo(battery.type().model().cells());
     }
 
+    /** Of two corrections of one cell the second is told of the first, whether it came with it or was opened before it. */
+    @Test
+    void ofTwoWhoCorrectOneCellTheSecondIsTold() throws Exception {
+        AsPerson tom = AsPerson.tom(mvc);
+        AsPerson maud = AsPerson.maud(mvc);
+        Battery battery = own.full("K-90", "T-21");
+        long round = open(tom, battery);
+        for (int cell = 1; cell <= battery.type().model().cells(); cell++) {
+            new KeyedRound(tom, round).key(cell, "GRAVITY", "283");
+        }
+        new KeyedRound(tom, round).close();
+        String at = "/batteries/K-90/correct";
+        String seen = tom.seen(at + "?cell=4");
+        List<Integer> answers = together(List.of(
+                () -> tom.send(at, "cell", "4", "value", "281", "seen", seen, "reason", "a slip")
+                        .getStatus(),
+                () -> maud.send(at, "cell", "4", "value", "279", "seen", seen, "reason", "a slip")
+                        .getStatus()));
+        assertThat(answers).containsExactlyInAnyOrder(302, 409);
+        assertThat(maud.send(at, "cell", "4", "value", "277", "seen", seen, "reason", "opened before")
+                        .getContentAsString())
+                .contains("Somebody else has put this right meanwhile", "value=\"277\"");
+        assertThat(maud.send(at, "cell", "5", "value", "277", "seen", maud.seen(at + "?cell=5"), "reason", "a slip")
+                        .getStatus())
+                .as("another cell")
+                .isEqualTo(302);
+        int seq = ledger.ofBattery(battery.id(), null, 1).get(0).seq() + 1;
+        tom.send("/batteries/K-90/log", "kind", "WASH");
+        List<Integer> taken = together(List.of(
+                () -> maud.send("/batteries/K-90/ledger/" + seq + "/take-back", "reason", "not washed")
+                        .getStatus(),
+                () -> tom.send("/batteries/K-90/ledger/" + seq + "/take-back", "reason", "not washed")
+                        .getStatus()));
+        assertThat(taken).containsExactlyInAnyOrder(302, 422);
+        assertThat(past.check(battery.id()).isWhole()).isTrue();
+    }
+
     @Test
     void theWateringWalkAndTheEndOfARoundDoNotLoseEachOther() throws Exception {
         AsPerson tom = AsPerson.tom(mvc);

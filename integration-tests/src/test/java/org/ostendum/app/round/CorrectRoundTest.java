@@ -78,7 +78,8 @@ class CorrectRoundTest extends ApplicationTest {
 
         String form = tom.page("/batteries/K-81/correct?cell=3");
         assertThat(form).contains("value=\"EXPOSED\" selected");
-        assertThat(tom.send(
+        assertThat(tom.sendFrom(
+                                "/batteries/K-81/correct?cell=3",
                                 "/batteries/K-81/correct",
                                 "cell",
                                 "3",
@@ -115,11 +116,11 @@ class CorrectRoundTest extends ApplicationTest {
             "it was equalised"
         };
         assertThat(tom.page("/batteries/K-82/ledger/" + line.seq())).contains(at);
-        assertThat(tom.send(at, right).getStatus()).isEqualTo(302);
+        assertThat(tom.sendFrom(at, at, right).getStatus()).isEqualTo(302);
         var round = rounds.history(battery.id(), 1).get(0).past().round();
         assertThat(round.state()).isEqualTo(RoundState.AFTER_EQUALISE);
         assertThat(round.temperature()).isEqualTo(Celsius.of(31));
-        assertThat(tom.send(at, right).getContentAsString()).contains("on record already");
+        assertThat(tom.sendFrom(at, at, right).getContentAsString()).contains("on record already");
         assertThat(past.check(battery.id()).isWhole()).isTrue();
     }
 

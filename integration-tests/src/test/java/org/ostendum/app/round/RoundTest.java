@@ -23,6 +23,7 @@ import org.ostendum.app.state.ClosedRound;
 import org.ostendum.app.state.PastCheck;
 import org.ostendum.app.state.Rounds;
 import org.ostendum.app.support.ApplicationTest;
+import org.ostendum.app.support.AsPerson;
 import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.judge.NextStep;
@@ -221,6 +222,7 @@ class RoundTest extends ApplicationTest {
                 "tom",
                 post("/batteries/T-05/correct")
                         .param("cell", "12")
+                        .param("seen", AsPerson.tom(mvc).seen("/batteries/T-05/correct?cell=12"))
                         .param("value", "286")
                         .param("reason", "a digit slipped"));
         assertThat(answer.getRedirectedUrl()).isEqualTo("/batteries/T-05");

@@ -6,6 +6,7 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
+import java.util.Arrays;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.AbstractMockHttpServletRequestBuilder;
@@ -40,6 +41,19 @@ public record AsPerson(MockMvc mvc, String login, String role) {
         String page = ask(get(path, variables)).getContentAsString();
         assertThat(page).as("texts of " + path).doesNotContain("??");
         return page;
+    }
+
+    /** Opens a page with a form and sends that, as it was shown. */
+    public MockHttpServletResponse sendFrom(String page, String path, String... namesAndValues) throws Exception {
+        String[] sent = Arrays.copyOf(namesAndValues, namesAndValues.length + 2);
+        sent[namesAndValues.length] = "seen";
+        sent[namesAndValues.length + 1] = seen(page);
+        return send(path, sent);
+    }
+
+    /** What a form keeps of how things stood when it was shown. */
+    public String seen(String page) throws Exception {
+        return page(page).replaceAll("(?s).*name=\"seen\" value=\"([^\"]*)\".*", "$1");
     }
 
     /** Sends a form of names and values in turn. */
