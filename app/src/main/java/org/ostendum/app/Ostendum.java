@@ -7,9 +7,11 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.annotation.Bean;
+import org.springframework.scheduling.annotation.EnableScheduling;
 
 /** The application. */
 @SpringBootApplication
+@EnableScheduling
 public class Ostendum {
     public static void main(String[] arguments) {
         SpringApplication.run(Ostendum.class, arguments);

@@ -9,13 +9,13 @@ import java.util.HexFormat;
 import org.jspecify.annotations.Nullable;
 
 /** The hash of a ledger line over the hash of the line before it and all that the line says: SHA-256, in hex. */
-final class ChainHash {
+public final class ChainHash {
     /** What stands before the first line. */
-    static final String BEFORE_FIRST = "0".repeat(64);
+    public static final String BEFORE_FIRST = "0".repeat(64);
 
     private ChainHash() {}
 
-    static String of(String previous, long batteryId, int seq, Instant recordedAt, NewEntry entry) {
+    public static String of(String previous, long batteryId, int seq, Instant recordedAt, NewEntry entry) {
         String said = String.join(
                 "\n",
                 previous,

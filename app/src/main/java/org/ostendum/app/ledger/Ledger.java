@@ -7,7 +7,6 @@ import static org.ostendum.app.db.jooq.Tables.BATTERY;
 import static org.ostendum.app.db.jooq.Tables.LEDGER_ENTRY;
 import static org.ostendum.app.db.jooq.Tables.PERSON;
 
-import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -282,29 +281,52 @@ public class Ledger {
     public ChainCheck check(long batteryId) {
         String previous = ChainHash.BEFORE_FIRST;
         int lines = 0;
-        for (LedgerEntryRecord line : sql.selectFrom(LEDGER_ENTRY)
-                .where(LEDGER_ENTRY.BATTERY_ID.eq(batteryId))
-                .orderBy(LEDGER_ENTRY.SEQ)
-                .fetch()) {
+        for (WrittenLine line : written(batteryId)) {
             lines++;
-            if (line.getSeq() != lines || !line.getHash().equals(hashNow(line, previous))) {
+            if (line.seq() != lines || !line.follows(previous)) {
                 return new ChainCheck(lines, lines, null);
             }
-            previous = line.getHash();
+            previous = line.hash();
         }
         return new ChainCheck(lines, null, null);
     }
 
-    private static String hashNow(LedgerEntryRecord line, String previous) {
-        BigDecimal quantity = line.getQuantity();
+    /** @return a battery's lines as they stand in the table, oldest first */
+    public List<WrittenLine> written(long batteryId) {
+        return sql.selectFrom(LEDGER_ENTRY)
+                .where(LEDGER_ENTRY.BATTERY_ID.eq(batteryId))
+                .orderBy(LEDGER_ENTRY.SEQ)
+                .fetch(Ledger::written);
+    }
+
+    private static WrittenLine written(LedgerEntryRecord line) {
         NewEntry entry = new NewEntry(
                 EntryKind.valueOf(line.getKind()),
                 line.getHappenedAt(),
                 line.getPersonId(),
                 line.getCell() == null ? null : (int) line.getCell(),
-                quantity,
+                line.getQuantity(),
                 line.getCorrectsId(),
                 line.getPayload());
-        return ChainHash.of(previous, line.getBatteryId(), line.getSeq(), line.getRecordedAt(), entry);
+        return new WrittenLine(
+                line.getBatteryId(),
+                line.getSeq(),
+                line.getRecordedAt(),
+                entry,
+                line.getPreviousHash(),
+                line.getHash());
+    }
+
+    /** @return the last line of each battery that has one, by its code */
+    public List<ChainHead> heads() {
+        var later = LEDGER_ENTRY.as("later");
+        return sql.select(BATTERY.CODE, LEDGER_ENTRY.BATTERY_ID, LEDGER_ENTRY.SEQ, LEDGER_ENTRY.HASH)
+                .from(LEDGER_ENTRY)
+                .join(BATTERY)
+                .on(BATTERY.ID.eq(LEDGER_ENTRY.BATTERY_ID))
+                .where(LEDGER_ENTRY.SEQ.eq(
+                        sql.select(DSL.max(later.SEQ)).from(later).where(later.BATTERY_ID.eq(LEDGER_ENTRY.BATTERY_ID))))
+                .orderBy(BATTERY.CODE)
+                .fetch(r -> new ChainHead(r.value1(), r.value2(), r.value3(), r.value4()));
     }
 }

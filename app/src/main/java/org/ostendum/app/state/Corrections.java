@@ -72,8 +72,8 @@ public class Corrections {
             return false;
         }
         ObjectNode payload = Payload.object();
-        payload.set("was", RoundRecord.reading(was));
-        payload.set("is", RoundRecord.reading(is));
+        payload.set("was", ReadingText.write(was));
+        payload.set("is", ReadingText.write(is));
         payload.put("reason", reason);
         append(battery, is.cell(), round.ledgerEntryId(), payload, personId);
         rounds.revise(battery.id(), round.id(), is);
@@ -89,7 +89,10 @@ public class Corrections {
     @Transactional
     public void addChargeVolts(Battery battery, ClosedRound round, Map<Integer, Volts> byCell, long personId) {
         ledger.lock(battery.id());
-        ObjectNode payload = Payload.object().put("load", "ON_CHARGE").put("read", byCell.size());
+        ObjectNode payload = Payload.object()
+                .put("load", "ON_CHARGE")
+                .put("read", byCell.size())
+                .put("round", round.ledgerEntryId());
         ObjectNode millivolts = payload.putObject("millivolts");
         byCell.forEach((cell, volts) -> millivolts.put(String.valueOf(cell), volts.millivolts()));
         ledger.append(
@@ -103,7 +106,7 @@ public class Corrections {
         follow(battery);
     }
 
-    private static CellReading withVolts(CellReading was, Volts volts) {
+    static CellReading withVolts(CellReading was, Volts volts) {
         return new CellReading(
                 was.cell(),
                 was.gravity(),

@@ -3,7 +3,6 @@ package org.ostendum.app.state;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
 import org.ostendum.app.db.Payload;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.Ledger;
@@ -13,7 +12,6 @@ import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.judge.PastRound;
 import org.ostendum.core.judge.Verdict;
-import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.Coverage;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.rulebook.Rulebook;
@@ -168,42 +166,7 @@ public class RoundRecord {
             node.put("celsiusTenths", round.temperature().tenths());
         }
         ArrayNode cells = node.putArray("cells");
-        round.readings().forEach(r -> cells.add(reading(r)));
+        round.readings().forEach(r -> cells.add(ReadingText.write(r)));
         return node;
-    }
-
-    static ObjectNode reading(CellReading reading) {
-        ObjectNode node = Payload.object();
-        node.put("cell", reading.cell());
-        put(node, "sg", reading.gravity() == null ? null : reading.gravity().points());
-        put(
-                node,
-                "celsiusTenths",
-                reading.temperature() == null ? null : reading.temperature().tenths());
-        put(node, "millivolts", reading.volts() == null ? null : reading.volts().millivolts());
-        put(node, "level", reading.level() == null ? null : reading.level().name());
-        put(node, "colour", reading.colour() == null ? null : reading.colour().name());
-        flag(node, "tooLow", reading.tooLow());
-        flag(node, "confirmed", reading.confirmed());
-        flag(node, "onCharge", reading.onCharge());
-        return node;
-    }
-
-    private static void put(ObjectNode node, String name, @Nullable Integer value) {
-        if (value != null) {
-            node.put(name, value);
-        }
-    }
-
-    private static void put(ObjectNode node, String name, @Nullable String value) {
-        if (value != null) {
-            node.put(name, value);
-        }
-    }
-
-    private static void flag(ObjectNode node, String name, boolean value) {
-        if (value) {
-            node.put(name, true);
-        }
     }
 }

@@ -22,7 +22,6 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.jooq.DSLContext;
 import org.jooq.Record;
@@ -342,23 +341,6 @@ public class Rounds {
                 colour == null ? null : Colour.valueOf(colour));
     }
 
-    /** @return what was first read in each round on record, before any correction, by the ledger line it came with */
-    public Map<Long, List<CellReading>> firstReadingsByEntry(long batteryId) {
-        return sql
-                .select(CELL_READING.fields())
-                .select(ROUND.LEDGER_ENTRY_ID)
-                .from(CELL_READING)
-                .join(ROUND)
-                .on(ROUND.ID.eq(CELL_READING.ROUND_ID))
-                .where(CELL_READING.BATTERY_ID.eq(batteryId).and(CELL_READING.REVISION.eq((short) 0)))
-                .orderBy(CELL_READING.ROUND_ID, CELL_READING.CELL)
-                .stream()
-                .collect(Collectors.groupingBy(
-                        r -> r.get(ROUND.LEDGER_ENTRY_ID),
-                        TreeMap::new,
-                        Collectors.mapping(r -> reading(r.into(CELL_READING)), Collectors.toList())));
-    }
-
     private static ClosedRound closed(Record r, Map<Integer, CellReading> readings, Set<Integer> corrected) {
         Round round = new Round(
                 r.get(ROUND.TAKEN_AT),
@@ -371,19 +353,6 @@ public class Rounds {
                 Coverage.valueOf(r.get(ROUND.COVERAGE)),
                 new PastRound(round, doubtsFrom(r.get(ROUND.DOUBTS)), cellsFrom(r.get(ROUND.SET_ASIDE))),
                 corrected);
-    }
-
-    private static CellReading reading(CellReadingRecord row) {
-        return new CellReading(
-                row.getCell(),
-                row.getSgPoints() == null ? null : SpecificGravity.ofPoints(row.getSgPoints()),
-                row.getTooLow(),
-                row.getConfirmed(),
-                celsius(row.getTemperatureTenths()),
-                row.getMillivolts() == null ? null : new Volts(row.getMillivolts()),
-                row.getOnCharge(),
-                row.getLevelSeen() == null ? null : Level.valueOf(row.getLevelSeen()),
-                row.getColour() == null ? null : Colour.valueOf(row.getColour()));
     }
 
     private static @Nullable Short tenths(@Nullable Celsius celsius) {

@@ -38,6 +38,9 @@ class LedgerTest extends ApplicationTest {
     @Autowired
     private PastCheck past;
 
+    /** Of these the past is changed by tests of this class. */
+    private static final List<String> FORGED = List.of("P-6", "P-7");
+
     private Battery battery(String code) {
         return batteries.byCode(code).orElseThrow();
     }
@@ -48,11 +51,13 @@ class LedgerTest extends ApplicationTest {
 
     @Test
     void theDemosPastIsWhole() {
-        for (String code : List.of("T-07", "G-03", "A-3")) {
-            ChainCheck check = past.check(battery(code).id());
-            assertThat(check.isWhole()).as(code).isTrue();
-            assertThat(check.lines()).isGreaterThan(100);
+        for (Battery battery : batteries.all()) {
+            if (!FORGED.contains(battery.code()) && !battery.code().startsWith("S-")) {
+                ChainCheck check = past.check(battery.id());
+                assertThat(check.isWhole()).as(battery.code() + " " + check).isTrue();
+            }
         }
+        assertThat(past.check(battery("T-07").id()).lines()).isGreaterThan(100);
     }
 
     @Test

@@ -78,7 +78,7 @@ class StartScriptTest {
         assertThat(said.code()).isEqualTo(2);
         assertThat(said.text())
                 .contains(
-                        "demo [SPEED] | start | stop | status | test | bench | coverage | mutants | backup FILE | restore FILE");
+                        "demo [SPEED] | start | stop | status | test | bench | coverage | mutants | backup FILE | restore FILE | verify FILE");
     }
 
     @Test
