@@ -99,7 +99,8 @@ public final class MariaDbServer {
         Files.writeString(
                 folder.resolve("init.sql"),
                 "create database if not exists ostendum;\ncreate user if not exists ostendum@'%' identified by 'ostendum';\n"
-                        + "grant all on ostendum.* to ostendum@'%';\n");
+                        + "grant all on ostendum.* to ostendum@'%' with grant option;\n"
+                        + "create user if not exists worker@'%' identified by 'worker';\n");
     }
 
     /** Starts the server on the data it has. */

@@ -1,0 +1,81 @@
+package org.ostendum.app.db;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatCode;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
+import org.flywaydb.core.Flyway;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.ostendum.app.support.MariaDbServer;
+
+/** Tables made by one database user, worked with by another: who has the second one's password cannot change the past. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class RightsOfTheApplicationTest {
+    private MariaDbServer server;
+    private Connection worker;
+
+    @BeforeAll
+    void tablesOfAnother() throws SQLException {
+        server = new MariaDbServer(false);
+        Flyway.configure()
+                .dataSource(server.url(), "ostendum", "ostendum")
+                .callbacks(new RightsOfTheApplication("worker"))
+                .load()
+                .migrate();
+        worker = DriverManager.getConnection(server.url(), "worker", "worker");
+    }
+
+    @AfterAll
+    void end() throws Exception {
+        worker.close();
+        server.kill();
+    }
+
+    private void say(String statement) throws SQLException {
+        try (Statement said = worker.createStatement()) {
+            said.execute(statement);
+        }
+    }
+
+    @Test
+    void thePastIsReadAndAddedTo() {
+        for (String table : RightsOfTheApplication.PAST) {
+            assertThatCode(() -> say("select count(*) from " + table)).doesNotThrowAnyException();
+            assertThatCode(() -> say("insert into " + table + " select * from " + table + " where 1 = 0"))
+                    .doesNotThrowAnyException();
+        }
+    }
+
+    @Test
+    void thePastIsNeitherChangedNorTakenOutNorUnguarded() {
+        for (String table : RightsOfTheApplication.PAST) {
+            for (String statement : new String[] {
+                "delete from " + table,
+                "truncate " + table,
+                "drop table " + table,
+                "alter table " + table + " add x int"
+            }) {
+                assertThatThrownBy(() -> say(statement)).as(statement).hasMessageContaining("denied");
+            }
+        }
+        assertThatThrownBy(() -> say("update ledger_entry set payload = '{}'")).hasMessageContaining("denied");
+        assertThatThrownBy(() -> say("update cell_reading set sg_points = 1200"))
+                .hasMessageContaining("denied");
+        assertThatThrownBy(() -> say("drop trigger ledger_entry_stays")).hasMessageContaining("denied");
+        assertThatThrownBy(() -> say("create table other (a int)")).hasMessageContaining("denied");
+    }
+
+    @Test
+    void whatIsNotPastIsWorkedWith() throws SQLException {
+        say("update battery set version = version");
+        say("delete from SPRING_SESSION");
+        assertThat(worker.isValid(1)).isTrue();
+    }
+}
