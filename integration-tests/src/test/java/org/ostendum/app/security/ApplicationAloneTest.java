@@ -2,6 +2,11 @@ package org.ostendum.app.security;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.net.InetSocketAddress;
+import java.net.Socket;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.concurrent.TimeUnit;
@@ -9,9 +14,11 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.api.io.TempDir;
 import org.ostendum.app.support.Application;
 import org.ostendum.app.support.MariaDbServer;
 import org.ostendum.app.support.Patience;
+import org.ostendum.app.support.ProxyProcess;
 import org.ostendum.app.support.Visitor;
 
 /** The application as a process of its own, on an empty database that can be taken from it. */
@@ -39,6 +46,36 @@ class ApplicationAloneTest {
             assertThat(new Visitor(application.port()).get(path).headers().allValues("Set-Cookie"))
                     .as(path)
                     .noneMatch(cookie -> cookie.startsWith("ostendum="));
+        }
+    }
+
+    /** The example of the handbook, with a certificate of its own. */
+    @Test
+    void behindAProxyCookiesAreSecureAndRedirectsStay(@TempDir Path folder) throws Exception {
+        try (ProxyProcess proxy = new ProxyProcess(folder, application.port())) {
+            HttpResponse<String> redirected = proxy.get("/fleet", "X-Forwarded-Proto", "http");
+            assertThat(redirected.headers().firstValue("Location")).contains("/sign-in");
+            assertThat(redirected
+                            .headers()
+                            .firstValue("Strict-Transport-Security")
+                            .orElse(""))
+                    .contains("max-age=31536000");
+            HttpResponse<String> page = proxy.get("/sign-in");
+            assertThat(page.headers().allValues("Set-Cookie")).isNotEmpty().allMatch(c -> c.contains("Secure"));
+        }
+    }
+
+    /** Whoever is no proxy of ours says in vain that he came encrypted. */
+    @Test
+    void aStrangersWordIsNotTaken() throws Exception {
+        try (Socket stranger = new Socket()) {
+            stranger.bind(new InetSocketAddress("127.0.0.3", 0));
+            stranger.connect(new InetSocketAddress("127.0.0.1", application.port()));
+            stranger.getOutputStream()
+                    .write("GET /sign-in HTTP/1.0\r\nHost: x\r\nX-Forwarded-Proto: https\r\n\r\n"
+                            .getBytes(StandardCharsets.US_ASCII));
+            String answer = new String(stranger.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+            assertThat(answer).contains("Set-Cookie: ostendum-form").doesNotContain("Secure", "Strict-Transport");
         }
     }
 

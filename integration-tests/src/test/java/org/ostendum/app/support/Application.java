@@ -59,6 +59,7 @@ public final class Application implements AutoCloseable {
                 .redirectOutput(log.toFile());
         builder.environment().put("OSTENDUM_DB_URL", databaseUrl);
         builder.environment().put("OSTENDUM_FIRST_SIGN_IN", log + "-first-sign-in");
+        builder.environment().put("OSTENDUM_PROXIES", "127\\.0\\.0\\.1");
         builder.environment().put("OSTENDUM_PORT", String.valueOf(port));
         process = builder.start();
         Runtime.getRuntime().addShutdownHook(new Thread(process::destroyForcibly));
