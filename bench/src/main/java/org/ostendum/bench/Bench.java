@@ -8,11 +8,11 @@ import org.ostendum.bench.accuracy.ChargeAccuracy;
 import org.ostendum.bench.accuracy.JudgeAccuracy;
 
 /**
- * {@code ./ostendum bench [verdict] [pages] [judge] [charge] [import] [devices] [samples] [N …]}: the first two by default. N are numbers of batteries,
+ * {@code ./ostendum bench [verdict] [pages] [judge] [charge] [import] [devices] [samples] [load] [N …]}: the first two by default. N are numbers of batteries,
  * 200 and 2000 for the pages; for {@code judge} and {@code charge} the number simulated, 2000 and 300, and the first seed, for {@code judge} also how
  * many of each other kind of site, 400; for {@code import} the
  * readings, a million; for {@code devices} the chargers, 500, and how many times as fast as in life, 5; for {@code samples} the
- * batteries, 500.
+ * batteries, 500; for {@code load} the seconds, 600.
  */
 public final class Bench {
     private static final int SIMULATED = 2000;
@@ -23,6 +23,7 @@ public final class Bench {
     private static final int READINGS = 1_000_000;
     private static final int CHARGERS = 500;
     private static final int SPEED = 5;
+    private static final int LOAD_SECONDS = 600;
     /** Seeds below it were used for tuning. */
     private static final int REPORTED_SEEDS = 4_000_000;
     /** The same for charges. */
@@ -59,6 +60,10 @@ public final class Bench {
         }
         if (asked.contains("samples")) {
             SampleBench.run(numbers.length > 0 ? numbers[0] : CHARGERS);
+            return;
+        }
+        if (asked.contains("load")) {
+            LoadBench.run(numbers.length > 0 ? numbers[0] : LOAD_SECONDS);
             return;
         }
         boolean all = !asked.contains("verdict") && !asked.contains("pages");

@@ -75,7 +75,7 @@ final class PageBench {
     }
 
     /** No cap comes off in a room whose eyewash nobody has looked after: no round could be begun. */
-    private static void keepStations(ConfigurableApplicationContext application, int rooms) {
+    static void keepStations(ConfigurableApplicationContext application, int rooms) {
         Stations stations = application.getBean(Stations.class);
         long person =
                 application.getBean(People.class).byLogin("bench").orElseThrow().id();

@@ -33,18 +33,23 @@ final class SignedIn {
 
     /** A lead trained in battery care, new in the site. */
     static SignedIn lead(ConfigurableApplicationContext application) throws Exception {
+        return somebody(application, "bench", Role.LEAD);
+    }
+
+    /** Somebody trained in battery care, new in the site. */
+    static SignedIn somebody(ConfigurableApplicationContext application, String login, Role role) throws Exception {
         String secret = application.getBean(PasswordEncoder.class).encode(PASSWORD);
-        long person = application.getBean(People.class).add("bench", "Bench", Role.LEAD, secret);
+        long person = application.getBean(People.class).add(login, login, role, secret);
         application.getBean(Trainings.class).hold(person, Training.BATTERY_CARE, LocalDate.now(ZoneOffset.UTC), person);
         String port = application.getEnvironment().getProperty("local.server.port");
         SignedIn signedIn = new SignedIn("http://127.0.0.1:" + port);
-        signedIn.signIn();
+        signedIn.signIn(login);
         return signedIn;
     }
 
-    private void signIn() throws Exception {
+    private void signIn(String login) throws Exception {
         readToken(get("/sign-in"));
-        post("/sign-in", "login=bench&password=" + PASSWORD);
+        post("/sign-in", "login=" + login + "&password=" + PASSWORD);
         readToken(get("/me"));
     }
 

@@ -23,6 +23,7 @@ public class BatteryRecord {
     private final BatteryStates batteryStates;
     private final BatteryFolds folds;
     private final States states;
+    private final RoundRecord roundRecord;
     private final ApplicationEventPublisher events;
 
     public BatteryRecord(
@@ -30,11 +31,13 @@ public class BatteryRecord {
             BatteryStates batteryStates,
             BatteryFolds folds,
             States states,
+            RoundRecord roundRecord,
             ApplicationEventPublisher events) {
         this.ledger = ledger;
         this.batteryStates = batteryStates;
         this.folds = folds;
         this.states = states;
+        this.roundRecord = roundRecord;
         this.events = events;
     }
 
@@ -64,20 +67,18 @@ public class BatteryRecord {
         happened.sort(Comparator.comparing(BatteryEvent::at));
         boolean inOrder = happened.stream().allMatch(event -> before.isBefore(event.at()))
                 && entries.stream().allMatch(entry -> entry.correctsId() == null);
+        List<Long> written;
         if (inOrder) {
             BatteryFold fold = folds.resumed(battery, book, before);
-            List<Long> written = ledger.append(battery.id(), entries);
+            written = ledger.append(battery.id(), entries);
             happened.forEach(fold::fold);
-            keep(battery, fold, book, entries);
-            return written;
+            states.keep(folds.stored(battery, fold, book));
+        } else {
+            written = ledger.append(battery.id(), entries);
+            // What is held of rounds after it may be another now.
+            roundRecord.refold(battery, book);
         }
-        List<Long> written = ledger.append(battery.id(), entries);
-        keep(battery, folds.all(battery, book), book, entries);
-        return written;
-    }
-
-    private void keep(Battery battery, BatteryFold fold, Rulebook book, List<NewEntry> entries) {
-        states.keep(folds.stored(battery, fold, book));
         events.publishEvent(new Written(battery, entries));
+        return written;
     }
 }

@@ -10,6 +10,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
+import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.WebDriverException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.support.ui.ExpectedConditions;
@@ -165,8 +166,17 @@ class ChargeAtSpeedTest {
     /** The site is shared by the tests, so that others' alarms may ring beside it. */
     private Optional<WebElement> about(String css, String what) {
         return browser.driver().findElements(By.cssSelector(css)).stream()
-                .filter(e -> e.getText().contains(what))
+                .filter(e -> says(e, what))
                 .findFirst();
+    }
+
+    /** A live page may have put another in its place meanwhile. */
+    private static boolean says(WebElement element, String what) {
+        try {
+            return element.getText().contains(what);
+        } catch (StaleElementReferenceException gone) {
+            return false;
+        }
     }
 
     @Test

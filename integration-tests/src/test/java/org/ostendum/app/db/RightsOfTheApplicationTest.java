@@ -9,11 +9,14 @@ import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
 import org.flywaydb.core.Flyway;
+import org.flywaydb.core.api.exception.FlywayValidateException;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
+import org.ostendum.app.Ostendum;
 import org.ostendum.app.support.MariaDbServer;
+import org.springframework.boot.builder.SpringApplicationBuilder;
 
 /** Tables made by one database user, worked with by another: who has the second one's password cannot change the past. */
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
@@ -77,5 +80,23 @@ class RightsOfTheApplicationTest {
         say("update battery set version = version");
         say("delete from SPRING_SESSION");
         assertThat(worker.isValid(1)).isTrue();
+    }
+
+    /** A program does not write into what a newer one has changed. */
+    @Test
+    void anOlderProgramDoesNotStart() throws Exception {
+        try (Connection owner = DriverManager.getConnection(server.url(), "ostendum", "ostendum");
+                Statement statement = owner.createStatement()) {
+            statement.execute("insert into flyway_schema_history (installed_rank, version, description, type, script,"
+                    + " checksum, installed_by, execution_time, success) values (999, '999', 'of the future', 'SQL',"
+                    + " 'V999__of_the_future.sql', 1, 'x', 1, true)");
+            assertThatThrownBy(() -> new SpringApplicationBuilder(Ostendum.class)
+                            .logStartupInfo(false)
+                            .run("--server.port=0", "--spring.datasource.url=" + server.url())
+                            .close())
+                    .hasRootCauseInstanceOf(FlywayValidateException.class)
+                    .hasStackTraceContaining("999");
+            statement.execute("delete from flyway_schema_history where version = '999'");
+        }
     }
 }

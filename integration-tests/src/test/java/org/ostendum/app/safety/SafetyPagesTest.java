@@ -176,7 +176,7 @@ class SafetyPagesTest extends ApplicationTest {
             say(ines, job, step.get(0), step.get(1));
         }
         // What was used of the kit is gone: no cap comes off before it is filled up.
-        assertThat(ines.page("/batteries/T-12/round")).contains("Spill kit", "not in order");
+        assertThat(ines.page("/batteries/T-12/jobs/water")).contains("Spill kit", "not in order");
         assertThat(say(ines, job, "inspected", "").getContentAsString()).contains("cannot sign this");
         say(oskar, job, "inspected", "");
         oskar.send("/jobs/" + job + "/finish", "key", UUID.randomUUID().toString());

@@ -24,6 +24,7 @@ public final class Application implements AutoCloseable {
     private final String main;
     private final int port;
     private Process process;
+    private Path log;
 
     /** @param databaseUrl of a database that the demo is already in */
     public Application(String databaseUrl) throws IOException, InterruptedException {
@@ -45,7 +46,7 @@ public final class Application implements AutoCloseable {
     }
 
     public void start() throws IOException, InterruptedException {
-        Path log = Files.createTempFile("ostendum-application-", ".log");
+        log = Files.createTempFile("ostendum-application-", ".log");
         ProcessBuilder builder = new ProcessBuilder(
                         ProcessHandle.current().info().command().orElse("java"),
                         "-Xmx512m",
@@ -63,6 +64,11 @@ public final class Application implements AutoCloseable {
         builder.environment().put("OSTENDUM_PORT", String.valueOf(port));
         process = builder.start();
         Runtime.getRuntime().addShutdownHook(new Thread(process::destroyForcibly));
+        awaitReady();
+    }
+
+    /** Until it answers that it is in order. */
+    public void awaitReady() throws InterruptedException {
         Instant end = Patience.end(Duration.ofSeconds(120));
         while (!answers()) {
             if (!process.isAlive() || Instant.now().isAfter(end)) {

@@ -8,6 +8,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.util.Base64;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -67,6 +68,18 @@ public final class Visitor {
                 HttpRequest.newBuilder(URI.create(home + path))
                         .header("Content-Type", "application/x-www-form-urlencoded")
                         .POST(HttpRequest.BodyPublishers.ofString(body.toString()))
+                        .build(),
+                HttpResponse.BodyHandlers.ofString());
+    }
+
+    /** Sends a body as a program does, under the lead of the demo. */
+    public HttpResponse<String> send(String path, String type, String body) throws Exception {
+        String who = Base64.getEncoder().encodeToString("maud:lanternmoor".getBytes(StandardCharsets.UTF_8));
+        return client.send(
+                HttpRequest.newBuilder(URI.create(home + path))
+                        .header("Content-Type", type)
+                        .header("Authorization", "Basic " + who)
+                        .POST(HttpRequest.BodyPublishers.ofString(body))
                         .build(),
                 HttpResponse.BodyHandlers.ofString());
     }

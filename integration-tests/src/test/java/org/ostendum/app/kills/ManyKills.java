@@ -1,0 +1,119 @@
+package org.ostendum.app.kills;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.Statement;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Random;
+import java.util.Set;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Test;
+import org.ostendum.app.support.Application;
+import org.ostendum.app.support.MariaDbServer;
+import org.ostendum.app.support.Patience;
+import org.ostendum.app.support.Visitor;
+
+/**
+ * {@code ./ostendum bench kills N}: the application or its database killed at any moment, N times, while people key rounds, write down
+ * what they did and send files. Nothing that was answered may be lost or stand there twice. Not one of the tests: it takes long.
+ */
+class ManyKills {
+    private static final int USUAL = 300;
+    /** Of ten kills so many are of the database. */
+    private static final int OF_DATABASE = 3;
+
+    private final Random random = new Random(17);
+    private final List<Long> readyAfter = new ArrayList<>();
+
+    @Test
+    void nothingAnsweredIsLostOrTwice() throws Exception {
+        int kills = Integer.getInteger("kills", USUAL);
+        MariaDbServer database = new MariaDbServer(true);
+        try (Application application = new Application(database.url())) {
+            List<Worker> workers = List.of(
+                    new KeyedValues(application.port(), "T-19"),
+                    new KeyedValues(application.port(), "T-20"),
+                    new WrittenLines(application.port(), "T-21"),
+                    new SentFiles(application.port(), "T-22"));
+            workers.forEach(Worker::start);
+            for (int i = 0; i < kills; i++) {
+                TimeUnit.MILLISECONDS.sleep(300 + random.nextInt(3000));
+                killOne(application, database);
+            }
+            for (Worker worker : workers) {
+                worker.finish();
+            }
+            try (Connection connection = DriverManager.getConnection(database.url(), "ostendum", "ostendum");
+                    Statement statement = connection.createStatement()) {
+                for (Worker worker : workers) {
+                    System.out.println(worker.told());
+                    worker.check(statement);
+                }
+            }
+            tell(kills);
+            assertThat(pastOf(application.port())).contains("As it was written");
+        } finally {
+            database.kill();
+        }
+    }
+
+    private void killOne(Application application, MariaDbServer database) throws Exception {
+        boolean ofDatabase = random.nextInt(10) < OF_DATABASE;
+        long begun = System.nanoTime();
+        if (ofDatabase) {
+            database.kill();
+            database.start();
+            application.awaitReady();
+        } else {
+            application.kill();
+            application.start();
+        }
+        readyAfter.add(TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - begun));
+    }
+
+    private void tell(int kills) {
+        long[] sorted = readyAfter.stream().mapToLong(Long::longValue).sorted().toArray();
+        System.out.printf(
+                "%d kills; ready again after %.1f s (median), %.1f s (95 of 100), %.1f s at most%n",
+                kills,
+                sorted[sorted.length / 2] / 1000.0,
+                sorted[(int) (0.95 * (sorted.length - 1))] / 1000.0,
+                Arrays.stream(sorted).max().orElse(0) / 1000.0);
+    }
+
+    private static String pastOf(int port) throws Exception {
+        Visitor maud = new Visitor(port);
+        assertThat(maud.signIn("maud", "lanternmoor")).isTrue();
+        maud.get("/past");
+        maud.post("/past");
+        Instant end = Patience.end(Duration.ofSeconds(60));
+        String page = maud.get("/past").body();
+        while (!page.contains("Looked at") && Instant.now().isBefore(end)) {
+            TimeUnit.MILLISECONDS.sleep(300);
+            page = maud.get("/past").body();
+        }
+        return page;
+    }
+
+    /** @return what a query answers, one text for each row */
+    static Set<String> ask(Statement statement, String query) throws Exception {
+        Set<String> rows = new HashSet<>();
+        int all = 0;
+        try (ResultSet answer = statement.executeQuery(query)) {
+            while (answer.next()) {
+                rows.add(answer.getString(1));
+                all++;
+            }
+        }
+        assertThat(rows).as("none twice: " + query).hasSize(all);
+        return rows;
+    }
+}
