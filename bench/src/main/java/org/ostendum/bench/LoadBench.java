@@ -54,7 +54,10 @@ final class LoadBench {
     static void run(int seconds) throws Exception {
         Path folder = Files.createTempDirectory("ostendum-bench-");
         try (ConfigurableApplicationContext application = SpringApplication.run(
-                Ostendum.class, "--server.port=0", "--ostendum.demo=false", "--logging.level.root=warn",
+                Ostendum.class,
+                "--server.port=0",
+                "--ostendum.demo=false",
+                "--logging.level.root=warn",
                 "--ostendum.sign-in.first=" + folder.resolve("first"))) {
             SignedIn.lead(application);
             ScratchSite site = new ScratchSite(application.getBean(JdbcTemplate.class), folder);

@@ -46,11 +46,18 @@ public class RightsOfTheApplication extends BaseCallback {
     public void handle(Event event, Context context) {
         try {
             Connection owner = context.getConnection();
-            if (!owner.getMetaData().getUserName().startsWith(user + "@")) {
+            if (!userOf(owner).equals(user)) {
                 give(owner);
             }
         } catch (SQLException e) {
             throw new IllegalStateException("The rights of the database user " + user + " could not be set", e);
+        }
+    }
+
+    private static String userOf(Connection connection) throws SQLException {
+        try (Statement statement = connection.createStatement();
+                ResultSet row = statement.executeQuery("select substring_index(current_user(), '@', 1)")) {
+            return row.next() ? row.getString(1) : "";
         }
     }
 

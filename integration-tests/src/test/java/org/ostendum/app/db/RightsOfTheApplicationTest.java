@@ -6,8 +6,11 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.List;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.exception.FlywayValidateException;
 import org.junit.jupiter.api.AfterAll;
@@ -80,6 +83,32 @@ class RightsOfTheApplicationTest {
         say("update battery set version = version");
         say("delete from SPRING_SESSION");
         assertThat(worker.isValid(1)).isTrue();
+    }
+
+    /** On a machine with one user for both, nothing is given: he may have no right to give. */
+    @Test
+    void whoMakesTheTablesHimselfNeedsNothing() {
+        assertThatCode(() -> Flyway.configure()
+                        .dataSource(server.url(), "ostendum", "ostendum")
+                        .callbacks(new RightsOfTheApplication("ostendum"))
+                        .load()
+                        .migrate())
+                .doesNotThrowAnyException();
+        assertThat(grants()).noneMatch(grant -> grant.contains("`battery`"));
+    }
+
+    private List<String> grants() {
+        List<String> grants = new ArrayList<>();
+        try (Connection owner = DriverManager.getConnection(server.url(), "ostendum", "ostendum");
+                Statement statement = owner.createStatement();
+                ResultSet rows = statement.executeQuery("show grants for current_user()")) {
+            while (rows.next()) {
+                grants.add(rows.getString(1));
+            }
+        } catch (SQLException e) {
+            throw new IllegalStateException("grants", e);
+        }
+        return grants;
     }
 
     /** A program does not write into what a newer one has changed. */

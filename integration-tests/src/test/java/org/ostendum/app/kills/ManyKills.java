@@ -40,7 +40,7 @@ class ManyKills {
         try (Application application = new Application(database.url())) {
             List<Worker> workers = List.of(
                     new KeyedValues(application.port(), "T-19"),
-                    new KeyedValues(application.port(), "T-20"),
+                    new KeyedValues(application.port(), "T-17"),
                     new WrittenLines(application.port(), "T-21"),
                     new SentFiles(application.port(), "T-22"));
             workers.forEach(Worker::start);
