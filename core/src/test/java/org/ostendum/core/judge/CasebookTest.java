@@ -1,27 +1,20 @@
 package org.ostendum.core.judge;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.ostendum.core.judge.Cases.BLOCKS;
 
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
-import org.ostendum.core.battery.BatteryModel;
-import org.ostendum.core.battery.CellKind;
-import org.ostendum.core.battery.Duty;
-import org.ostendum.core.battery.GravityMarks;
-import org.ostendum.core.battery.LayoutText;
 import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.event.BatteryEvent.ChargeEnded;
 import org.ostendum.core.event.BatteryEvent.Worked;
 import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.quantity.AmpHours;
-import org.ostendum.core.quantity.CorrectedGravity;
-import org.ostendum.core.quantity.GravityDifference;
 
 /**
  * What the judge says of hundreds of small histories, each a step away from its neighbour, held against the pages of
@@ -36,7 +29,7 @@ class CasebookTest {
     private final List<String> lines = new ArrayList<>();
 
     private void tell(String of, History history) {
-        lines.add(of + ": " + Told.of(history.judged()));
+        lines.add(of + ": " + VerdictLine.of(history.judged()));
     }
 
     private void isAsOn(String page) throws IOException {
@@ -167,15 +160,6 @@ class CasebookTest {
         }
         isAsOn("scattering-meter");
     }
-
-    private static final BatteryModel BLOCKS = new BatteryModel(
-            "blocks",
-            CellKind.FLOODED,
-            Duty.DEEP_CYCLE,
-            LayoutText.parse("1> 2> 3>/6< 5< 4<", 3),
-            AmpHours.of(200),
-            20,
-            GravityMarks.usualFor(Duty.DEEP_CYCLE));
 
     @Test
     void blocksThatFallTogether() throws IOException {
@@ -409,48 +393,5 @@ class CasebookTest {
                     six(8).below((round, cell) -> cell != CELL || round < 6 ? 0 : round == 6 ? 40 : again));
         }
         isAsOn("leaps");
-    }
-
-    /** A verdict in one line. */
-    private static final class Told {
-        static String of(Verdict verdict) {
-            String findings = verdict.findings().stream().map(Told::of).collect(Collectors.joining("; "));
-            String open = verdict.notJudged().entrySet().stream()
-                    .filter(e -> e.getValue() == Missing.MORE_ROUNDS || e.getValue() == Missing.ROUND_AFTER_EQUALISE)
-                    .map(e -> " (open: " + e.getKey() + ")")
-                    .collect(Collectors.joining());
-            return (findings.isEmpty() ? verdict.sentence().key() : findings) + open;
-        }
-
-        private static String of(Finding finding) {
-            return finding.severity() + " " + finding.code() + " "
-                    + finding.cells().numbers() + " " + finding.next() + " "
-                    + Math.round(100 * finding.confidence()) + " % " + words(finding.sentence()) + " because "
-                    + words(finding.why()) + " " + evidence(finding);
-        }
-
-        private static String evidence(Finding finding) {
-            return finding.evidence().stream()
-                    .map(e -> e.name() + "=" + value(e.value()))
-                    .collect(Collectors.joining(" ", "{", "}"));
-        }
-
-        private static String words(Message message) {
-            return message.key().replace("finding.", "")
-                    + message.arguments().stream().map(Told::value).collect(Collectors.joining(" ", "(", ")"));
-        }
-
-        private static String value(Object value) {
-            if (value instanceof GravityDifference points) {
-                return String.valueOf(points.tenths() / 10.0);
-            }
-            if (value instanceof CorrectedGravity gravity) {
-                return String.valueOf(gravity.tenths() / 10_000.0);
-            }
-            if (value instanceof Cells cells) {
-                return cells.numbers().toString();
-            }
-            return value instanceof Message message ? words(message) : value.toString();
-        }
     }
 }

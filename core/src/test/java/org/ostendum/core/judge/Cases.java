@@ -26,6 +26,16 @@ final class Cases {
     static final Instant NOW = Instant.parse("2026-06-01T08:00:00Z");
     static final BatteryModel SIX = model(CellKind.FLOODED);
 
+    /** Six blocks of three cells, as in a golf car of six-volt blocks. */
+    static final BatteryModel BLOCKS = new BatteryModel(
+            "blocks",
+            CellKind.FLOODED,
+            Duty.DEEP_CYCLE,
+            LayoutText.parse("1> 2> 3>/6< 5< 4<", 3),
+            AmpHours.of(200),
+            20,
+            GravityMarks.usualFor(Duty.DEEP_CYCLE));
+
     private Cases() {}
 
     static BatteryModel model(CellKind kind) {

@@ -1,6 +1,7 @@
 package org.ostendum.core.judge;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.ostendum.core.judge.Cases.BLOCKS;
 import static org.ostendum.core.judge.Cases.NOW;
 import static org.ostendum.core.judge.Cases.SIX;
 import static org.ostendum.core.judge.Cases.cell;
@@ -15,16 +16,10 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.ostendum.core.battery.BatteryModel;
-import org.ostendum.core.battery.CellKind;
-import org.ostendum.core.battery.Duty;
-import org.ostendum.core.battery.GravityMarks;
-import org.ostendum.core.battery.LayoutText;
 import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.Level;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.measure.RoundState;
-import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.SpecificGravity;
 import org.ostendum.core.quantity.Volts;
@@ -148,16 +143,6 @@ class LoneCellQuestionsTest {
         assertThat(judge(cold(1100, null)).notJudged()).containsEntry("freezing", Missing.TEMPERATURES);
         assertThat(judge(round(RoundState.FULL_CHARGE)).notJudged()).containsEntry("freezing", Missing.GRAVITIES);
     }
-
-    /** Six blocks of three cells, as in a golf car of six-volt blocks. */
-    private static final BatteryModel BLOCKS = new BatteryModel(
-            "blocks",
-            CellKind.FLOODED,
-            Duty.DEEP_CYCLE,
-            LayoutText.parse("1> 2> 3>/6< 5< 4<", 3),
-            AmpHours.of(200),
-            20,
-            GravityMarks.usualFor(Duty.DEEP_CYCLE));
 
     private static Round pack(int fortnightsAgo, int full, int fallen, int from, int to) {
         int[] points = new int[18];
