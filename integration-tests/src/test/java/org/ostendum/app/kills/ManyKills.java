@@ -42,7 +42,9 @@ class ManyKills {
                     new KeyedValues(application.port(), "T-19"),
                     new KeyedValues(application.port(), "T-17"),
                     new WrittenLines(application.port(), "T-21"),
-                    new SentFiles(application.port(), "T-22"));
+                    new SentFiles(application.port(), "T-22"),
+                    new RunJobs(application.port(), "T-23"),
+                    new SentCharges(application.port(), "T-27"));
             workers.forEach(Worker::start);
             for (int i = 0; i < kills; i++) {
                 TimeUnit.MILLISECONDS.sleep(300 + random.nextInt(3000));
