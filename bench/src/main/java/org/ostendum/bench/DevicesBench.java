@@ -21,6 +21,7 @@ import org.ostendum.app.charge.ChargeRuns;
 import org.ostendum.app.device.Device;
 import org.ostendum.app.device.Devices;
 import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.inventory.Chargers;
 import org.ostendum.app.inventory.Rooms;
 import org.ostendum.core.charger.ChargerSheet;
 import org.ostendum.core.device.Address;
@@ -100,6 +101,7 @@ final class DevicesBench {
     private void fill() {
         JdbcTemplate sql = application.getBean(JdbcTemplate.class);
         Rooms rooms = application.getBean(Rooms.class);
+        Chargers chargers = application.getBean(Chargers.class);
         Batteries batteries = application.getBean(Batteries.class);
         Devices devices = application.getBean(Devices.class);
         ChargeRuns runs = application.getBean(ChargeRuns.class);
@@ -116,7 +118,7 @@ final class DevicesBench {
         }
         for (int place = 0; place < chargers; place++) {
             long charger =
-                    rooms.addCharger(slots.get(place), ChargerSheet.ofPlate("X" + place, CELLS, new Amperes(100)));
+                    chargers.add(slots.get(place), ChargerSheet.ofPlate("X" + place, CELLS, new Amperes(100)));
             long battery = batteries.add("D-" + place, "D" + place, model == null ? 0 : model, today, today);
             batteries.place(battery, slots.get(place), null);
             add(devices, Device.Kind.CHARGER, Address.ofCharger(place), charger);

@@ -17,6 +17,7 @@ import org.ostendum.app.device.Device;
 import org.ostendum.app.device.Devices;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.inventory.Chargers;
 import org.ostendum.app.inventory.Rooms;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.state.BatteryStates;
@@ -42,6 +43,7 @@ class DemoDevices {
 
     private final Devices devices;
     private final Rooms rooms;
+    private final Chargers chargers;
     private final Batteries batteries;
     private final ChargeRuns runs;
     private final BatteryStates batteryStates;
@@ -52,6 +54,7 @@ class DemoDevices {
     DemoDevices(
             Devices devices,
             Rooms rooms,
+            Chargers chargers,
             Batteries batteries,
             ChargeRuns runs,
             BatteryStates batteryStates,
@@ -60,6 +63,7 @@ class DemoDevices {
             @Value("${ostendum.standins.folder}") Path folder) {
         this.devices = devices;
         this.rooms = rooms;
+        this.chargers = chargers;
         this.batteries = batteries;
         this.runs = runs;
         this.batteryStates = batteryStates;
@@ -74,19 +78,16 @@ class DemoDevices {
         if (port == 0) {
             return;
         }
-        List<RoomPlan.Charger> chargers =
+        List<RoomPlan.Charger> bank =
                 rooms.plans().stream().flatMap(RoomPlan::chargers).toList();
-        for (int place = 0; place < chargers.size(); place++) {
-            add(
-                    Device.Kind.CHARGER,
-                    Address.ofCharger(place),
-                    chargers.get(place).id());
+        for (int place = 0; place < bank.size(); place++) {
+            add(Device.Kind.CHARGER, Address.ofCharger(place), bank.get(place).id());
         }
         batteries.all().forEach(b -> add(Device.Kind.TAG, Address.ofTag(b.id()), b.id()));
         long room = rooms.names().get(0).id();
         add(Device.Kind.AIR, Address.ofAir(), room);
         add(Device.Kind.CART, Address.ofCart(), room);
-        write(chargers.stream().map(RoomPlan.Charger::sheet).toList());
+        write(bank.stream().map(RoomPlan.Charger::sheet).toList());
     }
 
     private void add(Device.Kind kind, Address address, long owner) {
@@ -113,7 +114,7 @@ class DemoDevices {
                 Instant since = charge.since();
                 runs.begin(
                         battery.id(),
-                        rooms.chargerOver(battery.slotId()).orElse(null),
+                        chargers.usualOf(battery).orElse(null),
                         ChargeKind.CONVENTIONAL,
                         since,
                         null,

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.inventory.Chargers;
 import org.ostendum.app.inventory.Machine;
 import org.ostendum.app.inventory.Machines;
 import org.ostendum.app.inventory.Rooms;
@@ -21,12 +22,14 @@ import org.springframework.stereotype.Component;
 @Component
 class DemoFloor {
     private final Rooms rooms;
+    private final Chargers chargers;
     private final Machines machines;
     private final Batteries batteries;
-    private final Map<Long, ChargerSheet> chargers = new TreeMap<>();
+    private final Map<Long, ChargerSheet> plates = new TreeMap<>();
 
-    DemoFloor(Rooms rooms, Machines machines, Batteries batteries) {
+    DemoFloor(Rooms rooms, Chargers chargers, Machines machines, Batteries batteries) {
         this.rooms = rooms;
+        this.chargers = chargers;
         this.machines = machines;
         this.batteries = batteries;
     }
@@ -38,7 +41,7 @@ class DemoFloor {
         for (Standing standing : Lanternmoor.STANDS) {
             List<Long> ids = rooms.addStand(room, standing.stand(), standing.slots());
             for (int i = 0; i < ids.size() && standing.chargerCells() > 0; i++) {
-                chargers.put(
+                plates.put(
                         ids.get(i),
                         ChargerSheet.ofPlate(
                                 standing.chargers() + (i + 1),
@@ -58,9 +61,9 @@ class DemoFloor {
                 standing.put(battery.slotId(), battery.type().model());
             }
         }
-        chargers.forEach((slot, usual) -> {
+        plates.forEach((slot, usual) -> {
             BatteryModel model = standing.get(slot);
-            rooms.addCharger(slot, model == null ? usual : LanternmoorModels.charger(usual.code(), model));
+            chargers.add(slot, model == null ? usual : LanternmoorModels.charger(usual.code(), model));
         });
     }
 

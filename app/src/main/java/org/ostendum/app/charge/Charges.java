@@ -5,7 +5,7 @@ import java.time.Duration;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Battery;
-import org.ostendum.app.inventory.Rooms;
+import org.ostendum.app.inventory.Chargers;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.state.Written;
 import org.ostendum.core.equalise.LowCurrent;
@@ -20,14 +20,19 @@ import org.springframework.stereotype.Service;
 @Service
 public class Charges {
     private final ChargeRuns runs;
-    private final Rooms rooms;
+    private final Chargers chargers;
     private final BatteryStates batteryStates;
     private final Clock clock;
     private final ApplicationEventPublisher events;
 
-    Charges(ChargeRuns runs, Rooms rooms, BatteryStates batteryStates, Clock clock, ApplicationEventPublisher events) {
+    Charges(
+            ChargeRuns runs,
+            Chargers chargers,
+            BatteryStates batteryStates,
+            Clock clock,
+            ApplicationEventPublisher events) {
         this.runs = runs;
-        this.rooms = rooms;
+        this.chargers = chargers;
         this.batteryStates = batteryStates;
         this.clock = clock;
         this.events = events;
@@ -43,7 +48,7 @@ public class Charges {
             Instant ended = state.charging().turned();
             end(battery, ended == null ? clock.instant() : ended);
         } else if (runs.openOf(battery.id()).isEmpty()) {
-            begin(battery, rooms.chargerOver(battery.slotId()).orElse(null), running.kind(), running.since());
+            begin(battery, chargers.usualOf(battery).orElse(null), running.kind(), running.since());
         }
     }
 

@@ -108,7 +108,9 @@ public class ChargerMatches {
                 .flatMap(room -> {
                     double hydrogen = gas.with(room, running, model, whole).most();
                     Surroundings now = around(battery, wanted, now(battery, hydrogen, left, wanted));
-                    return room.chargers().map(c -> new Match(c, ChargerMatch.of(c.sheet(), model, now, rules)));
+                    return room.chargers()
+                            .filter(c -> c.reaches(battery.machineCode()))
+                            .map(c -> new Match(c, ChargerMatch.of(c.sheet(), model, now, rules)));
                 })
                 .sorted((a, b) ->
                         Integer.compare(a.misfits().size(), b.misfits().size()))

@@ -86,7 +86,7 @@ class RoomGas {
     }
 
     private Ahead foreseen(RoomPlan room, List<GasBudget.Source> sources, boolean fanOff) {
-        double air = fanOff ? 0 : airWanted(room);
+        double air = fanOff ? 0 : airOf(room);
         AirStatus measured = statuses.air(room.id()).orElse(null);
         if (sources.isEmpty()) {
             return new Ahead(room.name(), List.of(), List.of(), air, measured);
@@ -126,11 +126,14 @@ class RoomGas {
         return new GasBudget.Source(battery, model.cells(), ChargeSums.finish(model.capacity()), from, until);
     }
 
-    /** What all chargers of the room want when they finish at once. */
-    private static double airWanted(RoomPlan room) {
-        return room.chargers()
-                .mapToDouble(c -> Gassing.airPerHour(c.cells(), new Amperes(c.amps() * FINISH_OF_PLATE))
-                        .cubicMetres())
-                .sum();
+    /** What its fan moves; where nobody has said, what all chargers of the room want when they finish at once. */
+    private static double airOf(RoomPlan room) {
+        Double fan = room.air().fanCubicMetresPerHour();
+        return fan != null
+                ? fan
+                : room.chargers()
+                        .mapToDouble(c -> Gassing.airPerHour(c.cells(), new Amperes(c.amps() * FINISH_OF_PLATE))
+                                .cubicMetres())
+                        .sum();
     }
 }

@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.charge.ChargeRun;
 import org.ostendum.app.charge.ChargeRuns;
@@ -16,6 +17,7 @@ import org.ostendum.app.device.DeviceStatuses;
 import org.ostendum.app.device.ExpectedCharges;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.inventory.Chargers;
 import org.ostendum.app.inventory.Rooms;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.state.BatteryStates;
@@ -42,6 +44,7 @@ class RunningCharges {
     private final BatteryStates batteryStates;
     private final Ledger ledger;
     private final Rooms rooms;
+    private final Chargers chargers;
     private final ChargeRuns runs;
     private final DeviceStatuses statuses;
 
@@ -50,12 +53,14 @@ class RunningCharges {
             BatteryStates batteryStates,
             Ledger ledger,
             Rooms rooms,
+            Chargers chargers,
             ChargeRuns runs,
             DeviceStatuses statuses) {
         this.batteries = batteries;
         this.batteryStates = batteryStates;
         this.ledger = ledger;
         this.rooms = rooms;
+        this.chargers = chargers;
         this.runs = runs;
         this.statuses = statuses;
     }
@@ -71,14 +76,13 @@ class RunningCharges {
         Map<Long, ChargeRun> open = new HashMap<>();
         runs.open().forEach(run -> open.put(run.batteryId(), run));
         Map<Long, RoomPlan.Charger> bySlot = new HashMap<>();
-        Map<Long, RoomPlan.Charger> byId = new HashMap<>();
         rooms.plans().stream().flatMap(RoomPlan::slots).forEach(slot -> {
             RoomPlan.Charger charger = slot.charger();
             if (charger != null) {
                 bySlot.put(slot.id(), charger);
-                byId.put(charger.id(), charger);
             }
         });
+        Map<Long, RoomPlan.Charger> byId = chargers.all().stream().collect(Collectors.toMap(c -> c.id(), c -> c));
         Instant now = batteryStates.instant();
         Rulebook book = batteryStates.rulebook();
         List<Battery> charging =

@@ -5,7 +5,7 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.app.charge.ChargeRun;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
-import org.ostendum.app.inventory.Rooms;
+import org.ostendum.app.inventory.Chargers;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.battery.BatteryModel;
@@ -27,13 +27,13 @@ public class ExpectedCharges {
 
     private final Batteries batteries;
     private final Ledger ledger;
-    private final Rooms rooms;
+    private final Chargers chargers;
     private final BatteryStates batteryStates;
 
-    ExpectedCharges(Batteries batteries, Ledger ledger, Rooms rooms, BatteryStates batteryStates) {
+    ExpectedCharges(Batteries batteries, Ledger ledger, Chargers chargers, BatteryStates batteryStates) {
         this.batteries = batteries;
         this.ledger = ledger;
-        this.rooms = rooms;
+        this.chargers = chargers;
         this.batteryStates = batteryStates;
     }
 
@@ -68,7 +68,7 @@ public class ExpectedCharges {
     }
 
     private Amperes amperes(ChargeRun run, BatteryModel model) {
-        return rooms.charger(run.chargerId())
+        return chargers.byId(run.chargerId())
                 .map(charger -> charger.sheet().amperes())
                 .orElseGet(() -> new Amperes(USUAL_RATE * model.capacity().ampHours()));
     }

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.util.List;
 import org.ostendum.app.exchange.ImportFiles.Kind;
 import org.ostendum.app.exchange.ImportFiles.Waiting;
+import org.ostendum.app.page.NotFound;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;
 import org.springframework.stereotype.Controller;
@@ -43,13 +44,22 @@ class ExchangeController {
 
     @PostMapping("/exchange")
     String look(@RequestParam Kind kind, @RequestParam MultipartFile file, Person person) throws IOException {
+        checkKind(kind);
         String name = file.getOriginalFilename() == null ? "" : file.getOriginalFilename();
         String kept = name.length() > LONGEST_NAME ? name.substring(name.length() - LONGEST_NAME) : name;
         return "redirect:/exchange/" + files.keep(kind, kept, file.getBytes(), person.id());
     }
 
+    /** Files of a fleet are taken under Setup. */
+    private static void checkKind(Kind kind) {
+        if (kind == Kind.FLEET) {
+            throw new NotFound("file of rounds or events");
+        }
+    }
+
     @GetMapping("/exchange/{waiting}")
     String looked(Waiting waiting, Model page) {
+        checkKind(waiting.kind());
         page.addAttribute("place", "ledger");
         page.addAttribute("waiting", waiting);
         page.addAttribute("report", service.look(waiting.kind(), waiting.content()));
@@ -58,6 +68,7 @@ class ExchangeController {
 
     @PostMapping("/exchange/{waiting}")
     String take(Waiting waiting, Person person, Words words, RedirectAttributes flash) {
+        checkKind(waiting.kind());
         ImportReport report = service.take(waiting.kind(), waiting.content(), person.id());
         if (!report.taken()) {
             return "redirect:/exchange/" + waiting.id();

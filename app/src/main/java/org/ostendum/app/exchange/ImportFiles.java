@@ -25,7 +25,9 @@ public class ImportFiles {
     /** What a file holds. */
     public enum Kind {
         ROUNDS,
-        EVENTS
+        EVENTS,
+        /** Files of a fleet, one or all in an archive. */
+        FLEET
     }
 
     // Read once and never compared.

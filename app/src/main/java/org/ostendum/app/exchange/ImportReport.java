@@ -1,6 +1,7 @@
 package org.ostendum.app.exchange;
 
 import java.util.List;
+import org.ostendum.app.csv.CsvProblem;
 
 /**
  * What a file would bring, or brought.

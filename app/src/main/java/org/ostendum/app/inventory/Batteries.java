@@ -1,9 +1,7 @@
 package org.ostendum.app.inventory;
 
 import static org.jooq.impl.DSL.coalesce;
-import static org.jooq.impl.DSL.concat;
 import static org.jooq.impl.DSL.replace;
-import static org.jooq.impl.DSL.val;
 import static org.ostendum.app.db.jooq.Tables.BATTERY;
 import static org.ostendum.app.db.jooq.Tables.BATTERY_MODEL;
 import static org.ostendum.app.db.jooq.Tables.MACHINE;
@@ -27,8 +25,7 @@ import org.springframework.stereotype.Repository;
 /** The batteries of the site. */
 @Repository
 public class Batteries {
-    private static final Field<String> PLACE =
-            coalesce(MACHINE.CODE, concat(STAND.NAME, val(" "), SLOT.NUMBER.cast(String.class)));
+    private static final Field<String> PLACE = coalesce(MACHINE.CODE, SLOT.CODE);
     private static final int FOUND_AT_MOST = 12;
 
     private final DSLContext sql;
@@ -144,6 +141,24 @@ public class Batteries {
                         .where(BATTERY.ID.eq(id).and(BATTERY.VERSION.eq(seen)))
                         .execute()
                 == 1;
+    }
+
+    /** Gives it another model. */
+    public void remodel(long id, long modelId) {
+        sql.update(BATTERY)
+                .set(BATTERY.MODEL_ID, modelId)
+                .set(BATTERY.VERSION, BATTERY.VERSION.plus(1))
+                .where(BATTERY.ID.eq(id))
+                .execute();
+    }
+
+    /** Gives it another code. */
+    public void rename(long id, String code) {
+        sql.update(BATTERY)
+                .set(BATTERY.CODE, code)
+                .set(BATTERY.VERSION, BATTERY.VERSION.plus(1))
+                .where(BATTERY.ID.eq(id))
+                .execute();
     }
 
     public void nameWaterOwner(long id, @Nullable Long personId) {

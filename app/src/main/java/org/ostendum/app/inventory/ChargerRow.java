@@ -14,10 +14,16 @@ import org.ostendum.core.charger.ChargerSheet;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.quantity.Volts;
+import org.ostendum.core.room.RoomPlan.Charger;
 
 /** A charger's sheet as a row. */
 final class ChargerRow {
     private ChargerRow() {}
+
+    /** @return null where the row holds none */
+    static @Nullable Charger charger(Record r, @Nullable String onBoardOf) {
+        return r.get(CHARGER.CODE) == null ? null : new Charger(r.get(CHARGER.ID), sheet(r), onBoardOf);
+    }
 
     static ChargerSheet sheet(Record r) {
         ChargerSheet plate =

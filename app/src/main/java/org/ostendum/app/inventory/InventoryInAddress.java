@@ -29,7 +29,7 @@ class InventoryInAddress {
     }
 
     @Bean
-    Named<RoomPlan.Charger> namedCharger(Rooms rooms) {
-        return new Named<>(RoomPlan.Charger.class, rooms::charger);
+    Named<RoomPlan.Charger> namedCharger(Chargers chargers) {
+        return new Named<>(RoomPlan.Charger.class, chargers::byCode);
     }
 }

@@ -1,16 +1,12 @@
 package org.ostendum.app.inventory;
 
-import static org.jooq.impl.DSL.concat;
-import static org.jooq.impl.DSL.val;
 import static org.ostendum.app.db.jooq.Tables.MACHINE;
 import static org.ostendum.app.db.jooq.Tables.SLOT;
-import static org.ostendum.app.db.jooq.Tables.STAND;
 
 import java.util.List;
 import java.util.Optional;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
-import org.jooq.Field;
 import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
@@ -18,8 +14,6 @@ import org.springframework.stereotype.Repository;
 /** The machines of the site. */
 @Repository
 public class Machines {
-    private static final Field<String> PLACE = concat(STAND.NAME, val(" "), SLOT.NUMBER.cast(String.class));
-
     private final DSLContext sql;
 
     Machines(DSLContext sql) {
@@ -36,12 +30,10 @@ public class Machines {
 
     private List<Machine> list(Condition condition) {
         return sql.select(MACHINE.fields())
-                .select(PLACE)
+                .select(SLOT.CODE)
                 .from(MACHINE)
                 .leftJoin(SLOT)
                 .on(SLOT.ID.eq(MACHINE.SLOT_ID))
-                .leftJoin(STAND)
-                .on(STAND.ID.eq(SLOT.STAND_ID))
                 .where(condition)
                 .orderBy(MACHINE.CODE)
                 .fetch(r -> new Machine(
@@ -56,7 +48,7 @@ public class Machines {
                                 : (Integer) r.get(MACHINE.VOLTS).intValue(),
                         r.get(MACHINE.CONNECTOR),
                         r.get(MACHINE.SLOT_ID),
-                        r.get(PLACE)));
+                        r.get(SLOT.CODE)));
     }
 
     /** @return the id given to it; {@code machine.id()} is ignored */
@@ -75,6 +67,14 @@ public class Machines {
                 .returningResult(MACHINE.ID)
                 .fetchSingle()
                 .value1();
+    }
+
+    /** Parks it elsewhere; null for nowhere on the plan. */
+    public void park(long id, @Nullable Long slotId) {
+        sql.update(MACHINE)
+                .set(MACHINE.SLOT_ID, slotId)
+                .where(MACHINE.ID.eq(id))
+                .execute();
     }
 
     /** How often it has been changed; by it a change of what somebody else has changed meanwhile is known. */

@@ -7,6 +7,7 @@ import static org.ostendum.app.db.jooq.Tables.ROOM;
 import static org.ostendum.app.db.jooq.Tables.SLOT;
 import static org.ostendum.app.db.jooq.Tables.STAND;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -17,9 +18,9 @@ import org.jooq.DSLContext;
 import org.jooq.Record;
 import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.charger.ChargerSheet;
+import org.ostendum.app.db.jooq.tables.records.RoomRecord;
+import org.ostendum.core.room.RoomAir;
 import org.ostendum.core.room.RoomPlan;
-import org.ostendum.core.room.RoomPlan.Charger;
 import org.ostendum.core.room.RoomPlan.ParkedMachine;
 import org.ostendum.core.room.RoomPlan.Slot;
 import org.ostendum.core.room.RoomPlan.Stand;
@@ -29,10 +30,16 @@ import org.springframework.stereotype.Repository;
 /** The rooms of the site, their stands, slots and chargers. */
 @Repository
 public class Rooms {
-    private final DSLContext sql;
+    private static final org.ostendum.app.db.jooq.tables.Charger ON_BOARD = CHARGER.as("on_board_charger");
 
-    Rooms(DSLContext sql) {
+    private final DSLContext sql;
+    private final Stands allStands;
+    private final Places places;
+
+    Rooms(DSLContext sql, Stands allStands, Places places) {
         this.sql = sql;
+        this.allStands = allStands;
+        this.places = places;
     }
 
     /** Name of a room for a list. */
@@ -67,6 +74,7 @@ public class Rooms {
                         r.getName(),
                         r.getWidthCm(),
                         r.getDepthCm(),
+                        air(r),
                         stands.getOrDefault(r.getId(), List.of())));
     }
 
@@ -103,6 +111,7 @@ public class Rooms {
         Map<Long, List<Slot>> byStand = new HashMap<>();
         sql.select(SLOT.fields())
                 .select(CHARGER.fields())
+                .select(ON_BOARD.fields())
                 .select(MACHINE.ID, MACHINE.CODE, MACHINE.NAME)
                 .from(SLOT)
                 .join(STAND)
@@ -113,6 +122,8 @@ public class Rooms {
                 .on(CHARGER.SLOT_ID.eq(SLOT.ID))
                 .leftJoin(MACHINE)
                 .on(MACHINE.SLOT_ID.eq(SLOT.ID))
+                .leftJoin(ON_BOARD)
+                .on(ON_BOARD.MACHINE_ID.eq(MACHINE.ID))
                 .where(which)
                 .orderBy(SLOT.STAND_ID, SLOT.NUMBER)
                 .forEach(r -> byStand.computeIfAbsent(r.get(SLOT.STAND_ID), id -> new ArrayList<>())
@@ -121,44 +132,28 @@ public class Rooms {
     }
 
     private static Slot slot(Record r) {
-        @Nullable
-        Charger charger = r.get(CHARGER.CODE) == null ? null : new Charger(r.get(CHARGER.ID), ChargerRow.sheet(r));
+        Record over = r.into(CHARGER.fields());
+        Record onBoard = r.into(ON_BOARD.fields());
         @Nullable
         ParkedMachine machine = r.get(MACHINE.ID) == null
                 ? null
-                : new ParkedMachine(r.get(MACHINE.ID), r.get(MACHINE.CODE), r.get(MACHINE.NAME));
-        return new Slot(r.get(SLOT.ID), r.get(SLOT.NUMBER), charger, machine);
-    }
-
-    public Optional<Charger> charger(String code) {
-        return charger(CHARGER.CODE.eq(code));
-    }
-
-    /** @param id null for none */
-    public Optional<Charger> charger(@Nullable Long id) {
-        return id == null ? Optional.empty() : charger(CHARGER.ID.eq(id));
-    }
-
-    private Optional<Charger> charger(Condition which) {
-        return sql.select(CHARGER.fields())
-                .from(CHARGER)
-                .where(which)
-                .fetchOptional(r -> new Charger(r.get(CHARGER.ID), ChargerRow.sheet(r)));
-    }
-
-    /** @return id of the charger above a slot */
-    public Optional<Long> chargerOver(@Nullable Long slotId) {
-        return slotId == null
-                ? Optional.empty()
-                : sql.select(CHARGER.ID)
-                        .from(CHARGER)
-                        .where(CHARGER.SLOT_ID.eq(slotId))
-                        .fetchOptional(CHARGER.ID);
+                : new ParkedMachine(
+                        r.get(MACHINE.ID),
+                        r.get(MACHINE.CODE),
+                        r.get(MACHINE.NAME),
+                        ChargerRow.charger(onBoard.into(CHARGER), r.get(MACHINE.CODE)));
+        return new Slot(
+                r.get(SLOT.ID),
+                r.get(SLOT.NUMBER),
+                r.get(SLOT.CODE),
+                r.get(SLOT.TIER),
+                ChargerRow.charger(over, null),
+                machine);
     }
 
     /** @return slots in which neither a battery stands nor a machine parks */
     public List<FreeSlot> freeSlots() {
-        return sql.select(SLOT.ID, SLOT.NUMBER, STAND.NAME, ROOM.NAME)
+        return sql.select(SLOT.ID, SLOT.CODE, ROOM.NAME)
                 .from(SLOT)
                 .join(STAND)
                 .on(STAND.ID.eq(SLOT.STAND_ID))
@@ -169,8 +164,40 @@ public class Rooms {
                 .leftAntiJoin(MACHINE)
                 .on(MACHINE.SLOT_ID.eq(SLOT.ID))
                 .orderBy(ROOM.NAME, STAND.NAME, SLOT.NUMBER)
-                .fetch(r -> new FreeSlot(
-                        r.get(SLOT.ID), r.get(STAND.NAME) + " " + r.get(SLOT.NUMBER) + ", " + r.get(ROOM.NAME)));
+                .fetch(r -> new FreeSlot(r.get(SLOT.ID), r.get(SLOT.CODE) + ", " + r.get(ROOM.NAME)));
+    }
+
+    private static RoomAir air(RoomRecord r) {
+        return new RoomAir(
+                r.getHeightCm() == null ? null : (Double) (r.getHeightCm() / 100.0),
+                r.getVolumeM3() == null ? null : (Double) r.getVolumeM3().doubleValue(),
+                r.getFanM3H() == null ? null : (Double) (double) r.getFanM3H());
+    }
+
+    /** Keeps what is known of a room's air. */
+    public void keepAir(long id, RoomAir air) {
+        sql.update(ROOM)
+                .set(
+                        ROOM.HEIGHT_CM,
+                        air.heightMetres() == null ? null : (Short) (short) Math.round(100 * air.heightMetres()))
+                .set(ROOM.VOLUME_M3, air.cubicMetres() == null ? null : BigDecimal.valueOf(air.cubicMetres()))
+                .set(
+                        ROOM.FAN_M3_H,
+                        air.fanCubicMetresPerHour() == null
+                                ? null
+                                : (Integer) (int) Math.round(air.fanCubicMetresPerHour()))
+                .where(ROOM.ID.eq(id))
+                .execute();
+    }
+
+    /** Gives it another name and floor; what stands in it stays where it is. */
+    public void change(long id, String name, int widthCm, int depthCm) {
+        sql.update(ROOM)
+                .set(ROOM.NAME, name)
+                .set(ROOM.WIDTH_CM, widthCm)
+                .set(ROOM.DEPTH_CM, depthCm)
+                .where(ROOM.ID.eq(id))
+                .execute();
     }
 
     public long add(String code, String name, int widthCm, int depthCm) {
@@ -186,59 +213,11 @@ public class Rooms {
 
     /** Adds a stand with its slots, numbered from 1; {@code stand.id()} and its slots are ignored. */
     public List<Long> addStand(long roomId, Stand stand, int slots) {
-        long standId = sql.insertInto(STAND)
-                .set(STAND.ROOM_ID, roomId)
-                .set(STAND.CODE, stand.code())
-                .set(STAND.NAME, stand.name())
-                .set(STAND.KIND, stand.kind().name())
-                .set(STAND.X_CM, stand.xCm())
-                .set(STAND.Y_CM, stand.yCm())
-                .set(STAND.WIDTH_CM, stand.widthCm())
-                .set(STAND.DEPTH_CM, stand.depthCm())
-                .returningResult(STAND.ID)
-                .fetchSingle()
-                .value1();
+        long standId = allStands.add(roomId, stand);
         List<Long> slotIds = new ArrayList<>();
         for (int number = 1; number <= slots; number++) {
-            slotIds.add(sql.insertInto(SLOT)
-                    .set(SLOT.STAND_ID, standId)
-                    .set(SLOT.NUMBER, (short) number)
-                    .returningResult(SLOT.ID)
-                    .fetchSingle()
-                    .value1());
+            slotIds.add(places.add(standId, number, places.freeCode(stand.name() + " " + number), 1));
         }
         return slotIds;
-    }
-
-    /** @return its id */
-    public long addCharger(long slotId, ChargerSheet sheet) {
-        return sql.insertInto(CHARGER)
-                .set(ChargerRow.row(sheet))
-                .set(CHARGER.SLOT_ID, slotId)
-                .returningResult(CHARGER.ID)
-                .fetchSingle()
-                .value1();
-    }
-
-    /** How often it has been changed; by it a change of what somebody else has changed meanwhile is known. */
-    public int chargerVersion(long id) {
-        return sql.select(CHARGER.VERSION)
-                .from(CHARGER)
-                .where(CHARGER.ID.eq(id))
-                .fetchSingle()
-                .value1();
-    }
-
-    /**
-     * @param seen version that was shown; null for one never shown
-     * @return whether it was changed: not where somebody else has changed it since
-     */
-    public boolean changeCharger(long id, @Nullable Integer seen, ChargerSheet sheet) {
-        return sql.update(CHARGER)
-                        .set(ChargerRow.row(sheet))
-                        .set(CHARGER.VERSION, CHARGER.VERSION.plus(1))
-                        .where(CHARGER.ID.eq(id).and(CHARGER.VERSION.eq(seen)))
-                        .execute()
-                == 1;
     }
 }

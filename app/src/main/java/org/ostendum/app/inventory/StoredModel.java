@@ -11,6 +11,7 @@ import org.ostendum.core.receive.DateScheme;
  *
  * @param levelMarkMm electrolyte above the plates at the mark, mm
  * @param levelWords where that is, in the words of the sheet
+ * @param weightKg with electrolyte; 0 where nobody has said
  * @param cablesLeft whether the cables leave at the left hand
  * @param dateScheme how the maker stamps the month of making
  * @param torqueTenths tenths of a newton metre to which its posts are tightened; 0 where the sheet says nothing

@@ -10,7 +10,7 @@ import org.ostendum.app.charge.ChargerEvents;
 import org.ostendum.app.charging.ChargerMatches;
 import org.ostendum.app.charging.ChargerMatches.Match;
 import org.ostendum.app.inventory.Battery;
-import org.ostendum.app.inventory.Rooms;
+import org.ostendum.app.inventory.Chargers;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.charger.Mismatch;
 import org.ostendum.core.event.ChargeKind;
@@ -24,14 +24,15 @@ import org.springframework.stereotype.Component;
 class ChargerChoice {
     private final ChargerMatches matches;
     private final ChargePolicy policy;
-    private final Rooms rooms;
+    private final Chargers chargers;
     private final ChargerEvents chargerEvents;
     private final Clock clock;
 
-    ChargerChoice(ChargerMatches matches, ChargePolicy policy, Rooms rooms, ChargerEvents chargerEvents, Clock clock) {
+    ChargerChoice(
+            ChargerMatches matches, ChargePolicy policy, Chargers chargers, ChargerEvents chargerEvents, Clock clock) {
         this.matches = matches;
         this.policy = policy;
-        this.rooms = rooms;
+        this.chargers = chargers;
         this.chargerEvents = chargerEvents;
         this.clock = clock;
     }
@@ -72,7 +73,7 @@ class ChargerChoice {
                 .findFirst()
                 .orElseGet(() -> usual(kinds, battery));
         List<Match> all = matches.all(battery, wanted);
-        @Nullable Long over = rooms.chargerOver(battery.slotId()).orElse(null);
+        @Nullable Long over = chargers.usualOf(battery).orElse(null);
         @Nullable
         Match chosen = all.stream()
                 .filter(m -> charger.isEmpty()

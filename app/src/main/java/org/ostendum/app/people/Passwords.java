@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.regex.Pattern;
 import org.passay.DictionaryRule;
 import org.passay.EnglishSequenceData;
@@ -52,6 +53,11 @@ public class Passwords {
                 new IllegalSequenceRule(EnglishSequenceData.Numerical, SEQUENCE, false),
                 new IllegalSequenceRule(EnglishSequenceData.USQwerty, SEQUENCE, false),
                 new RepeatCharacterRegexRule(REPEATED)));
+    }
+
+    /** @return what is kept for somebody who has no password yet: none opens it */
+    public String unset() {
+        return hash(UUID.randomUUID().toString());
     }
 
     /** @return the key of the sentence that refuses it; empty for one that is taken */

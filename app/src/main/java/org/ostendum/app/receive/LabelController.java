@@ -34,8 +34,9 @@ class LabelController {
                 .path("/batteries/{code}")
                 .buildAndExpand(battery.code())
                 .toUriString();
-        String facts = model.nominalVolts() + " V  " + model.capacity().ampHours() + " Ah  "
-                + words.weight(battery.type().weightKg());
+        int weight = battery.type().weightKg();
+        String facts = model.nominalVolts() + " V  " + model.capacity().ampHours() + " Ah"
+                + (weight == 0 ? "" : "  " + words.weight(weight));
         return new Label(battery.code(), battery.serial(), facts, words.text("label.read"), address);
     }
 }

@@ -3,7 +3,6 @@ package org.ostendum.app.setup;
 import jakarta.validation.constraints.PastOrPresent;
 import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.form.Adding;
 import org.ostendum.app.form.Code;
 import org.ostendum.app.form.Needed;
 import org.ostendum.app.form.Text;
@@ -17,9 +16,9 @@ import org.ostendum.app.inventory.Battery;
  * @param version of the record when it was shown; null for a new one
  */
 record BatteryForm(
-        @Code(groups = Adding.class) String code,
+        @Code String code,
         @Needed @Text(max = 40) String serial,
-        @Needed(message = Needed.CHOICE, groups = Adding.class) @Nullable Long model,
+        @Needed(message = Needed.CHOICE) @Nullable Long model,
         @PastOrPresent(message = "{fault.date.future}") @Nullable LocalDate made,
         @Needed(message = "{fault.no-date}") @PastOrPresent(message = "{fault.date.future}") LocalDate inService,
         @Nullable String arrived,

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.db.Payload;
 import org.ostendum.app.form.Adding;
 import org.ostendum.app.form.Constraints;
 import org.ostendum.app.form.Faults;
@@ -18,12 +17,10 @@ import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Machines;
 import org.ostendum.app.inventory.Models;
 import org.ostendum.app.inventory.Rooms;
-import org.ostendum.app.ledger.LedgerEvents;
-import org.ostendum.app.ledger.NewEntry;
+import org.ostendum.app.inventory.StoredModel;
 import org.ostendum.app.people.People;
-import org.ostendum.app.state.BatteryRecord;
+import org.ostendum.app.state.BatteryChanges;
 import org.ostendum.app.words.Words;
-import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.people.Person;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -35,7 +32,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import tools.jackson.databind.node.ObjectNode;
 
 /** Adding batteries and changing where they stand and who waters them. */
 @Controller
@@ -52,7 +48,7 @@ class BatterySetup {
     private final Machines machines;
     private final Rooms rooms;
     private final People people;
-    private final BatteryRecord batteryRecord;
+    private final BatteryChanges changes;
     private final TransactionTemplate transaction;
     private final ZoneId zone;
 
@@ -62,7 +58,7 @@ class BatterySetup {
             Machines machines,
             Rooms rooms,
             People people,
-            BatteryRecord batteryRecord,
+            BatteryChanges changes,
             TransactionTemplate transaction,
             ZoneId zone) {
         this.batteries = batteries;
@@ -70,7 +66,7 @@ class BatterySetup {
         this.machines = machines;
         this.rooms = rooms;
         this.people = people;
-        this.batteryRecord = batteryRecord;
+        this.changes = changes;
         this.transaction = transaction;
         this.zone = zone;
     }
@@ -133,20 +129,25 @@ class BatterySetup {
             Words words,
             Model page,
             RedirectAttributes flash) {
-        check(form, errors);
+        check(null, form, errors);
         if (!errors.hasErrors()) {
-            CONSTRAINTS.keep(errors, () -> transaction.executeWithoutResult(status -> add(form, person, words)));
+            CONSTRAINTS.keep(errors, () -> transaction.executeWithoutResult(status -> add(form, person)));
         }
         return done(null, form, errors, words, page, flash);
     }
 
-    private void add(BatteryForm form, Person person, Words words) {
-        long id = batteries.add(
-                form.code(), form.serial(), Objects.requireNonNull(form.model()), form.made(), form.inService());
-        batteries.place(id, form.slot(), form.machine());
-        batteries.nameWaterOwner(id, form.water());
-        BatteryEvent came = new BatteryEvent.Arrived(words.now(), form.cameDry());
-        batteryRecord.record(batteries.byId(id).orElseThrow(), List.of(LedgerEvents.entry(came, person.id(), "")));
+    private void add(BatteryForm form, Person person) {
+        Battery came = changes.arrive(
+                new BatteryChanges.Arrival(
+                        form.code(),
+                        form.serial(),
+                        Objects.requireNonNull(form.model()),
+                        form.made(),
+                        form.inService(),
+                        form.cameDry()),
+                person);
+        batteries.place(came.id(), form.slot(), form.machine());
+        batteries.nameWaterOwner(came.id(), form.water());
     }
 
     @PostMapping("/setup/batteries/{battery}")
@@ -158,7 +159,7 @@ class BatterySetup {
             Words words,
             Model page,
             RedirectAttributes flash) {
-        check(form, errors);
+        check(battery, form, errors);
         if (!errors.hasErrors()) {
             CONSTRAINTS.keep(
                     errors,
@@ -169,22 +170,28 @@ class BatterySetup {
 
     private void change(Battery was, BatteryForm form, BindingResult errors, Person person, Words words) {
         if (!batteries.change(was.id(), form.version(), form.serial(), form.made(), form.inService())) {
-            FormView.clash(errors, formOf(batteries.byId(was.id()).orElseThrow()), "code", "model");
+            FormView.clash(errors, formOf(batteries.byId(was.id()).orElseThrow()));
             return;
         }
-        batteries.place(was.id(), form.slot(), form.machine());
         batteries.nameWaterOwner(was.id(), form.water());
-        writeMove(was, batteries.byId(was.id()).orElseThrow(), person, words);
+        changes.place(was, form.slot(), form.machine(), person);
+        Long modelId = form.model();
+        if (modelId != null && modelId != was.type().id()) {
+            StoredModel model = models.byId(modelId).orElseThrow();
+            changes.remodel(
+                    was, model, words.text("battery.remodelled", was.type().code(), model.code()), person);
+        }
+        if (!form.code().equals(was.code())) {
+            changes.rename(was, form.code(), words.text("battery.renamed", was.code(), form.code()), person);
+        }
     }
 
     /** What no single field shows; a form that could not be read has been told of already. */
-    private void check(@Nullable BatteryForm form, BindingResult errors) {
+    private void check(@Nullable Battery was, @Nullable BatteryForm form, BindingResult errors) {
         if (form == null) {
             return;
         }
-        if (form.model() != null && models.byId(form.model()).isEmpty()) {
-            Faults.tell(errors, "model", "fault.choose");
-        }
+        checkModel(was, form, errors);
         if (form.made() != null && form.inService() != null && form.inService().isBefore(form.made())) {
             Faults.tell(errors, "inService", "fault.date.order", form.inService(), form.made());
         }
@@ -193,16 +200,24 @@ class BatterySetup {
         }
     }
 
-    private void writeMove(Battery was, Battery is, Person person, Words words) {
-        if (Objects.equals(was.place(), is.place())) {
+    /** A battery keeps its cells: readings of a cell that it has no more would be of nothing. */
+    private void checkModel(@Nullable Battery was, BatteryForm form, BindingResult errors) {
+        if (form.model() == null) {
             return;
         }
-        BatteryEvent moved =
-                new BatteryEvent.Moved(words.now(), is.machineCode() == null ? is.place() : null, is.machineCode());
-        NewEntry line = LedgerEvents.entry(moved, person.id(), "");
-        ObjectNode told = (ObjectNode) Payload.read(line.payload());
-        told.put("from", Objects.toString(was.place(), "–")).put("to", Objects.toString(is.place(), "–"));
-        batteryRecord.record(is, List.of(line.with(told.toString())));
+        StoredModel model = models.byId(form.model()).orElse(null);
+        if (model == null) {
+            Faults.tell(errors, "model", "fault.choose");
+        } else if (was != null && model.model().cells() != was.type().model().cells()) {
+            Faults.tell(
+                    errors,
+                    "model",
+                    "fault.model.cells",
+                    model.code(),
+                    model.model().cells(),
+                    was.code(),
+                    was.type().model().cells());
+        }
     }
 
     private Object done(
@@ -215,7 +230,7 @@ class BatterySetup {
         if (form == null || errors.hasErrors()) {
             return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(battery, FormView.of(errors, words), page), page);
         }
-        flash.addFlashAttribute("told", words.text("setup.kept", battery == null ? form.code() : battery.code()));
+        flash.addFlashAttribute("told", words.text("setup.kept", form.code()));
         return "redirect:/setup/batteries";
     }
 }

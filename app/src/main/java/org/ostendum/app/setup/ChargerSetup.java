@@ -7,7 +7,7 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.app.form.Faults;
 import org.ostendum.app.form.FormView;
 import org.ostendum.app.form.Option;
-import org.ostendum.app.inventory.Rooms;
+import org.ostendum.app.inventory.Chargers;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.charger.ChargerKind;
 import org.ostendum.core.room.RoomPlan;
@@ -24,10 +24,10 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 /** Chargers: their plates and sheets. */
 @Controller
 class ChargerSetup {
-    private final Rooms rooms;
+    private final Chargers chargers;
 
-    ChargerSetup(Rooms rooms) {
-        this.rooms = rooms;
+    ChargerSetup(Chargers chargers) {
+        this.chargers = chargers;
     }
 
     @GetMapping("/setup/chargers")
@@ -41,7 +41,7 @@ class ChargerSetup {
     }
 
     private ChargerForm formOf(RoomPlan.Charger charger) {
-        return ChargerForm.of(charger.sheet(), rooms.chargerVersion(charger.id()));
+        return ChargerForm.of(charger.sheet(), chargers.version(charger.id()));
     }
 
     private String show(RoomPlan.@Nullable Charger charger, FormView form, Words words, Model page) {
@@ -49,8 +49,7 @@ class ChargerSetup {
         page.addAttribute("charger", charger);
         page.addAttribute("form", form);
         page.addAttribute("faults", form.faults());
-        page.addAttribute(
-                "chargers", rooms.plans().stream().flatMap(RoomPlan::chargers).toList());
+        page.addAttribute("chargers", chargers.all());
         page.addAttribute("kinds", Option.of(ChargerKind.class, words));
         page.addAttribute(
                 "chemistries",
@@ -72,9 +71,8 @@ class ChargerSetup {
         if (form != null && form.least() != null && form.most() != null && form.least() > form.most()) {
             Faults.tell(errors, "most", "setup.charger.fault.range", form.least(), form.most());
         }
-        if (!errors.hasErrors()
-                && !rooms.changeCharger(charger.id(), form.version(), form.sheet(charger.code(), cells))) {
-            FormView.clash(errors, formOf(rooms.charger(charger.id()).orElseThrow()));
+        if (!errors.hasErrors() && !chargers.change(charger.id(), form.version(), form.sheet(charger.code(), cells))) {
+            FormView.clash(errors, formOf(chargers.byId(charger.id()).orElseThrow()));
         }
         if (errors.hasErrors()) {
             return Faults.page(

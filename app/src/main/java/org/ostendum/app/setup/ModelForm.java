@@ -23,7 +23,7 @@ import org.ostendum.core.receive.DateScheme;
  * @param rate hours in which the capacity is drawn
  * @param empty and {@code recharge}, {@code fullFrom}, {@code fullTo}: gravities, points
  * @param mark electrolyte above the plates at the mark, mm
- * @param weight kg
+ * @param weight kg; 0 where nobody has said
  * @param opportunity anything for a sheet that allows short charges in the breaks
  * @param torque of its posts, N·m; null where the sheet says nothing
  * @param cables "left" where they leave at the left hand
@@ -45,7 +45,7 @@ record ModelForm(
         @Needed @Within(min = "1000", max = "1400") @Nullable Integer fullTo,
         @Needed @Within(min = "1", max = "100") @Nullable Integer mark,
         @Needed @Text(max = 160) String markWords,
-        @Needed @Within(min = "1", max = "5000") @Nullable Integer weight,
+        @Needed @Within(min = "0", max = "5000") @Nullable Integer weight,
         @Nullable DateScheme scheme,
         @Text(max = 40) @Nullable String connector,
         @Nullable String opportunity,

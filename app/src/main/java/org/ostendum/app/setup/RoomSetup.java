@@ -7,6 +7,7 @@ import org.ostendum.app.form.Constraints;
 import org.ostendum.app.form.Faults;
 import org.ostendum.app.form.FormView;
 import org.ostendum.app.form.Option;
+import org.ostendum.app.inventory.Chargers;
 import org.ostendum.app.inventory.Rooms;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.charger.ChargerSheet;
@@ -33,10 +34,12 @@ class RoomSetup {
             new Constraints(Map.of("stand_code_once", "code", "charger_code_once", "code"));
 
     private final Rooms rooms;
+    private final Chargers chargers;
     private final TransactionTemplate transaction;
 
-    RoomSetup(Rooms rooms, TransactionTemplate transaction) {
+    RoomSetup(Rooms rooms, Chargers chargers, TransactionTemplate transaction) {
         this.rooms = rooms;
+        this.chargers = chargers;
         this.transaction = transaction;
     }
 
@@ -131,7 +134,7 @@ class RoomSetup {
         }
         for (int i = 0; i < slots.size(); i++) {
             String charger = "C" + form.code() + (i + 1);
-            rooms.addCharger(slots.get(i), ChargerSheet.ofPlate(charger, form.cells(), new Amperes(form.amps())));
+            chargers.add(slots.get(i), ChargerSheet.ofPlate(charger, form.cells(), new Amperes(form.amps())));
         }
     }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.StringReader;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import org.ostendum.app.csv.FileRead;
 
 class RoundsCsvTest {
     private static final String SOUND = "battery,taken_at,state,cell,sg,temperature_c,volts,on_charge,level_mm,note\n"

@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.ostendum.app.draw.Box;
 import org.ostendum.core.charger.ChargerSheet;
 import org.ostendum.core.quantity.Amperes;
+import org.ostendum.core.room.RoomAir;
 import org.ostendum.core.room.RoomPlan;
 import org.ostendum.core.room.RoomPlan.Charger;
 import org.ostendum.core.room.RoomPlan.Slot;
@@ -22,13 +23,15 @@ class RoomPlotterTest {
                 .mapToObj(n -> new Slot(
                         n,
                         n,
-                        chargers ? new Charger(n, ChargerSheet.ofPlate("C" + n, 18, new Amperes(80))) : null,
+                        "Stand " + n,
+                        1,
+                        chargers ? new Charger(n, ChargerSheet.ofPlate("C" + n, 18, new Amperes(80)), null) : null,
                         null))
                 .toList();
     }
 
     private static RoomDrawing plot(Stand... stands) {
-        RoomPlan plan = new RoomPlan(1, "r", "Room", 2000, 1500, List.of(stands));
+        RoomPlan plan = new RoomPlan(1, "r", "Room", 2000, 1500, RoomAir.UNKNOWN, List.of(stands));
         return RoomPlotter.plot(
                 plan,
                 880,

@@ -55,6 +55,12 @@ final class MachineGates {
                 || into.plate().allows(battery.weightKg())) {
             return GateOutcome.OPEN;
         }
+        if (battery.weightKg() == 0) {
+            return GateOutcome.shut(
+                    Message.of("gate.RIGHT_WEIGHT.unknown", battery.code(), into.machine()),
+                    Message.of("gate.RIGHT_WEIGHT.weigh"),
+                    null);
+        }
         return GateOutcome.shut(
                 Message.of(
                         "gate.RIGHT_WEIGHT.shut",

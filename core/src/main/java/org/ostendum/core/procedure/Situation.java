@@ -39,7 +39,7 @@ public record Situation(
     /**
      * The battery that a job is done to.
      *
-     * @param weightKg with electrolyte
+     * @param weightKg with electrolyte; 0 where nobody has said
      */
     public record Subject(String code, BatteryState state, int weightKg, String connector) {}
 

@@ -6,21 +6,21 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.core.charger.ChargerSheet;
 
 /** A room and all that stands in it, but for the batteries. Lengths in centimetres from the back left corner. */
-public record RoomPlan(long id, String code, String name, int widthCm, int depthCm, List<Stand> stands) {
-    /** Plans hold no height: a usual ceiling, m. */
-    private static final double CEILING_METRES = 4;
+public record RoomPlan(long id, String code, String name, int widthCm, int depthCm, RoomAir air, List<Stand> stands) {
 
     public Stream<Slot> slots() {
         return stands.stream().flatMap(stand -> stand.slots().stream());
     }
 
+    /** @return those over its slots and those on board of the machines parked in it */
     public Stream<Charger> chargers() {
-        return slots().flatMap(slot -> Stream.ofNullable(slot.charger()));
+        return slots().flatMap(slot -> Stream.concat(
+                Stream.ofNullable(slot.charger()),
+                Stream.ofNullable(slot.machine()).flatMap(machine -> Stream.ofNullable(machine.charger()))));
     }
 
-    /** @return m³ under a usual ceiling */
     public double cubicMetres() {
-        return widthCm / 100.0 * depthCm / 100.0 * CEILING_METRES;
+        return air.over(widthCm / 100.0 * depthCm / 100.0);
     }
 
     /** What a stand is for. */
@@ -46,11 +46,27 @@ public record RoomPlan(long id, String code, String name, int widthCm, int depth
             int depthCm,
             List<Slot> slots) {}
 
-    /** A place on a stand, with the charger above it and the machine parked in it, if any. */
-    public record Slot(long id, int number, @Nullable Charger charger, @Nullable ParkedMachine machine) {}
+    /**
+     * A place on a stand, with the charger above it and the machine parked in it, if any.
+     *
+     * @param number along its stand, from 1
+     * @param code by which people and files name it, the only one of its name in the site
+     * @param tier 1 for the floor or the only one
+     */
+    public record Slot(
+            long id, int number, String code, int tier, @Nullable Charger charger, @Nullable ParkedMachine machine) {}
 
-    /** A charger above a slot. */
-    public record Charger(long id, ChargerSheet sheet) {
+    /**
+     * A charger above a slot or on board of a machine.
+     *
+     * @param onBoardOf code of the machine it goes with; null for one that hangs or stands
+     */
+    public record Charger(long id, ChargerSheet sheet, @Nullable String onBoardOf) {
+        /** @return whether it can charge what is in a machine: one on board charges no other's */
+        public boolean reaches(@Nullable String machine) {
+            return onBoardOf == null || onBoardOf.equals(machine);
+        }
+
         public String code() {
             return sheet.code();
         }
@@ -65,6 +81,6 @@ public record RoomPlan(long id, String code, String name, int widthCm, int depth
         }
     }
 
-    /** A machine parked in a slot. */
-    public record ParkedMachine(long id, String code, String name) {}
+    /** A machine parked in a slot, with its charger on board, if any. */
+    public record ParkedMachine(long id, String code, String name, @Nullable Charger charger) {}
 }

@@ -14,7 +14,7 @@ import org.ostendum.core.room.RoomPlan.StandKind;
 class RoomPlanTest {
     @Test
     void aRoomKnowsItsSlotsItsChargersAndItsAir() {
-        Charger charger = new Charger(5, ChargerSheet.ofPlate("C1", 18, new Amperes(80)));
+        Charger charger = new Charger(5, ChargerSheet.ofPlate("C1", 18, new Amperes(80)), null);
         Stand stand = new Stand(
                 1,
                 "A",
@@ -24,8 +24,8 @@ class RoomPlanTest {
                 0,
                 300,
                 100,
-                List.of(new Slot(1, 1, charger, null), new Slot(2, 2, null, null)));
-        RoomPlan room = new RoomPlan(1, "main", "Main", 1000, 500, List.of(stand));
+                List.of(new Slot(1, 1, "Stand A 1", 1, charger, null), new Slot(2, 2, "Stand A 2", 1, null, null)));
+        RoomPlan room = new RoomPlan(1, "main", "Main", 1000, 500, RoomAir.UNKNOWN, List.of(stand));
         assertThat(room.slots()).hasSize(2);
         assertThat(room.chargers()).containsExactly(charger);
         assertThat(charger.code()).isEqualTo("C1");

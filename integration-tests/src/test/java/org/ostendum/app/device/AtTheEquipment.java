@@ -12,7 +12,7 @@ import org.ostendum.app.charge.ChargeRuns;
 import org.ostendum.app.charge.Charges;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
-import org.ostendum.app.inventory.Rooms;
+import org.ostendum.app.inventory.Chargers;
 import org.ostendum.app.support.EquipmentSite;
 import org.ostendum.core.alarm.AlarmKind;
 import org.ostendum.core.charge.ChargeSample;
@@ -29,7 +29,7 @@ abstract class AtTheEquipment {
     Batteries batteries;
 
     @Autowired
-    Rooms rooms;
+    Chargers chargers;
 
     @Autowired
     Charges charges;
@@ -58,7 +58,7 @@ abstract class AtTheEquipment {
     }
 
     long charger(Battery battery) {
-        return rooms.chargerOver(battery.slotId()).orElseThrow();
+        return chargers.usualOf(battery).orElseThrow();
     }
 
     ChargeRun run(Battery battery) {

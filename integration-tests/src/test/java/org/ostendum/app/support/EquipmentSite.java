@@ -14,6 +14,7 @@ import java.util.Set;
 import org.ostendum.app.device.Device;
 import org.ostendum.app.device.Devices;
 import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.inventory.Chargers;
 import org.ostendum.app.inventory.Models;
 import org.ostendum.app.inventory.Rooms;
 import org.ostendum.app.inventory.StoredModel;
@@ -65,6 +66,7 @@ public class EquipmentSite {
     private final Trainings trainings;
     private final Models models;
     private final Rooms rooms;
+    private final Chargers chargers;
     private final Batteries batteries;
     /** Place of the battery that is just full, to be equalised. */
     private static final int EQUALISED = 5;
@@ -82,6 +84,7 @@ public class EquipmentSite {
             Trainings trainings,
             Models models,
             Rooms rooms,
+            Chargers chargers,
             Batteries batteries,
             Ledger ledger,
             Devices devices,
@@ -94,6 +97,7 @@ public class EquipmentSite {
         this.trainings = trainings;
         this.models = models;
         this.rooms = rooms;
+        this.chargers = chargers;
         this.batteries = batteries;
         this.ledger = ledger;
         this.devices = devices;
@@ -140,7 +144,7 @@ public class EquipmentSite {
         Stand stand = new Stand(0, "S", "Stand S", StandKind.STAND, 40, 40, 1400, 300, List.of());
         List<Long> slots = rooms.addStand(room, stand, BANK.size());
         for (int place = 0; place < slots.size(); place++) {
-            long charger = rooms.addCharger(slots.get(place), sheet(place));
+            long charger = chargers.add(slots.get(place), sheet(place));
             devices.add(device(Device.Kind.CHARGER, port, Address.ofCharger(place), charger, null, null));
             addBattery(place, model, slots.get(place), tom, port, today);
         }

@@ -1,4 +1,4 @@
-package org.ostendum.app.exchange;
+package org.ostendum.app.csv;
 
 import java.io.FilterReader;
 import java.io.IOException;

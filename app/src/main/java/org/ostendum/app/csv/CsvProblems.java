@@ -1,28 +1,28 @@
-package org.ostendum.app.exchange;
+package org.ostendum.app.csv;
 
 import java.util.ArrayList;
 import java.util.List;
 
 /** Problems of a file: the first of them by line, all of them by number. */
-final class CsvProblems {
+public final class CsvProblems {
     /** More are not read by anybody. */
     private static final int SHOWN = 200;
 
     private final List<CsvProblem> first = new ArrayList<>();
     private int count;
 
-    void add(CsvProblem problem) {
+    public void add(CsvProblem problem) {
         count++;
         if (first.size() < SHOWN) {
             first.add(problem);
         }
     }
 
-    List<CsvProblem> first() {
+    public List<CsvProblem> first() {
         return List.copyOf(first);
     }
 
-    int count() {
+    public int count() {
         return count;
     }
 }

@@ -1,4 +1,4 @@
-package org.ostendum.app.exchange;
+package org.ostendum.app.csv;
 
 import java.io.IOException;
 import java.io.Reader;
@@ -11,7 +11,7 @@ import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 
 /** A CSV file by RFC 4180 with a header row. */
-final class CsvFile {
+public final class CsvFile {
     private static final CSVFormat FORMAT = CSVFormat.RFC4180
             .builder()
             .setHeader()
@@ -28,7 +28,7 @@ final class CsvFile {
      *
      * @return columns that nobody knows
      */
-    static List<String> read(
+    public static List<String> read(
             Reader text, List<String> required, List<String> known, CsvProblems problems, Consumer<CsvRow> each) {
         long line = 1;
         try (CSVParser parser = FORMAT.parse(new WithoutMark(text))) {

@@ -1,4 +1,4 @@
-package org.ostendum.app.exchange;
+package org.ostendum.app.csv;
 
 /**
  * What is wrong in one place of a file.

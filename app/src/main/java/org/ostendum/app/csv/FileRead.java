@@ -1,4 +1,4 @@
-package org.ostendum.app.exchange;
+package org.ostendum.app.csv;
 
 import java.util.List;
 
@@ -8,4 +8,4 @@ import java.util.List;
  * @param lines what could be read
  * @param unknown columns that are left unread
  */
-record FileRead<T>(List<T> lines, CsvProblems problems, List<String> unknown) {}
+public record FileRead<T>(List<T> lines, CsvProblems problems, List<String> unknown) {}
