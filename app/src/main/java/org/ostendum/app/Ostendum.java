@@ -3,6 +3,7 @@ package org.ostendum.app;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneId;
+import org.ostendum.app.site.Sites;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
@@ -30,9 +31,10 @@ public class Ostendum {
                 : new FastClock(system, agreed.isEmpty() ? system.instant() : Instant.parse(agreed), speed);
     }
 
-    /** The zone in which the room's people read a clock. */
+    /** The zone in which the room's people read a clock: what the site says, or else what the application was started with. */
     @Bean
-    ZoneId zone(@Value("${ostendum.zone}") String zone) {
-        return ZoneId.of(zone);
+    ZoneId zone(@Value("${ostendum.zone}") String zone, Sites sites) {
+        String ofSite = sites.site().zone();
+        return ZoneId.of(ofSite.isEmpty() ? zone : ofSite);
     }
 }

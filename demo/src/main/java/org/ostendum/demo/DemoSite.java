@@ -10,6 +10,8 @@ import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Models;
 import org.ostendum.app.inventory.StoredModel;
 import org.ostendum.app.people.People;
+import org.ostendum.app.site.Site;
+import org.ostendum.app.site.Sites;
 import org.ostendum.demo.Lanternmoor.OneBattery;
 import org.ostendum.demo.Lanternmoor.Someone;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -24,11 +26,14 @@ class DemoSite {
     private final DemoFloor floor;
     private final Batteries batteries;
 
-    DemoSite(People people, PasswordEncoder encoder, Models models, DemoFloor floor, Batteries batteries) {
+    private final Sites sites;
+
+    DemoSite(Sites sites, People people, PasswordEncoder encoder, Models models, DemoFloor floor, Batteries batteries) {
         this.people = people;
         this.encoder = encoder;
         this.models = models;
         this.floor = floor;
+        this.sites = sites;
         this.batteries = batteries;
     }
 
@@ -50,6 +55,16 @@ class DemoSite {
     /** People, models, stands and machines. */
     Known fill() {
         Map<String, Long> machines = new HashMap<>();
+        sites.keep(
+                new Site(
+                        "Lanternmoor Studios",
+                        "EUR",
+                        "",
+                        false,
+                        false,
+                        "Shower and eyewash stand left of the door. House nurse: extension 204, day and night.",
+                        "Standing order 12, battery room. Licensed work on aircraft batteries only by the hangar."),
+                0);
         Map<String, Iterator<Long>> slots = floor.addStands();
         Known known = new Known(addPeople(), addModels(), machines, slots);
         floor.park(slots, machines);

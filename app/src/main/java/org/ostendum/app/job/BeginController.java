@@ -15,6 +15,7 @@ import org.ostendum.app.job.JobRunning.PassedGate;
 import org.ostendum.app.page.NotFound;
 import org.ostendum.app.procedure.ProcedureFile;
 import org.ostendum.app.procedure.SiteProcedures;
+import org.ostendum.app.site.Sites;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.procedure.GateKey;
@@ -42,6 +43,7 @@ class BeginController {
     private final JobRunning running;
     private final Situations situations;
     private final ChargerChoice chargers;
+    private final Sites sites;
 
     BeginController(
             SiteProcedures procedures,
@@ -50,7 +52,8 @@ class BeginController {
             JobViews views,
             JobRunning running,
             Situations situations,
-            ChargerChoice chargers) {
+            ChargerChoice chargers,
+            Sites sites) {
         this.procedures = procedures;
         this.machines = machines;
         this.jobs = jobs;
@@ -58,6 +61,7 @@ class BeginController {
         this.running = running;
         this.situations = situations;
         this.chargers = chargers;
+        this.sites = sites;
     }
 
     /**
@@ -147,6 +151,7 @@ class BeginController {
         page.addAttribute("reason", asked.reason());
         page.addAttribute("choice", choice);
         page.addAttribute("faults", faults);
+        page.addAttribute("site", sites.site());
         return "job/before";
     }
 

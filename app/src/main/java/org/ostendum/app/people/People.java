@@ -9,6 +9,8 @@ import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.app.site.Site;
+import org.ostendum.app.site.Sites;
 import org.ostendum.core.measure.GravityForm;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.people.Role;
@@ -18,9 +20,11 @@ import org.springframework.stereotype.Repository;
 @Repository
 public class People {
     private final DSLContext sql;
+    private final Sites sites;
 
-    People(DSLContext sql) {
+    People(DSLContext sql, Sites sites) {
         this.sql = sql;
+        this.sites = sites;
     }
 
     public Optional<Person> byLogin(String login) {
@@ -60,12 +64,16 @@ public class People {
         return !sql.fetchExists(PERSON);
     }
 
+    /** Adds somebody who begins with the units of the site. */
     public long add(String login, String name, Role role, String passwordHash) {
+        Site site = sites.site();
         return sql.insertInto(PERSON)
                 .set(PERSON.LOGIN, login)
                 .set(PERSON.NAME, name)
                 .set(PERSON.ROLE, role.name())
                 .set(PERSON.PASSWORD_HASH, passwordHash)
+                .set(PERSON.TEMPERATURE_UNIT, site.fahrenheit() ? "FAHRENHEIT" : "CELSIUS")
+                .set(PERSON.MEASURES, site.usMeasures() ? "US" : "METRIC")
                 .returningResult(PERSON.ID)
                 .fetchSingle()
                 .value1();

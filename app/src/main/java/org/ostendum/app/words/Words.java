@@ -34,13 +34,20 @@ public final class Words {
     private final Locale locale;
     private final ZoneId zone;
     private final Instant now;
+    private final String currency;
 
     public Words(Person person, MessageSource messages, Locale locale, ZoneId zone, Instant now) {
+        this(person, messages, locale, zone, now, "");
+    }
+
+    /** @param currency of the site, its sign or letters; empty where nobody has said */
+    public Words(Person person, MessageSource messages, Locale locale, ZoneId zone, Instant now, String currency) {
         this.person = person;
         this.messages = messages;
         this.locale = locale;
         this.zone = zone;
         this.now = now;
+        this.currency = currency;
     }
 
     /** The sentence as plain text. */
@@ -154,9 +161,9 @@ public final class Words {
                 : decimal(BigDecimal.valueOf(celsius.tenths(), 1));
     }
 
-    /** "1,250.00", in whatever currency the site counts. */
+    /** "1,250.00 EUR", in the currency in which the site counts; the bare amount where nobody has said. */
     public String money(double amount) {
-        return String.format(locale, "%,.2f", amount);
+        return (String.format(locale, "%,.2f", amount) + " " + currency).strip();
     }
 
     /** "8.48 V". */

@@ -105,7 +105,9 @@ class FleetFilesTest extends ApplicationTest {
                 "battery,model,serial,made,in_service,place,machine,owner\n"
                         + "X-01,Hollin 24-500,HS-1,2024-03-01,2024-04-01,Annex 1,,xenia\n"
                         + "X-02,Hollin 48-225,,,,,X-GOLF,tom\n");
-        taken("people.csv", "login,name,role,trainings\nxenia,Xenia Tarrow,technician,battery_care:2030-01-01;changing:2030-02-01\n");
+        taken(
+                "people.csv",
+                "login,name,role,trainings\nxenia,Xenia Tarrow,technician,battery_care:2030-01-01;changing:2030-02-01\n");
     }
 
     @Test
@@ -119,14 +121,19 @@ class FleetFilesTest extends ApplicationTest {
         assertThat(first.place()).isEqualTo("Annex 1");
         assertThat(first.waterOwner()).isEqualTo("Xenia Tarrow");
         assertThat(first.type().model().marks().fullFrom().points()).isEqualTo(1280);
-        assertThat(chargers.byId(chargers.usualOf(first).orElseThrow()).orElseThrow().code()).isEqualTo("CX1");
+        assertThat(chargers.byId(chargers.usualOf(first).orElseThrow())
+                        .orElseThrow()
+                        .code())
+                .isEqualTo("CX1");
         assertThat(ledger.ofBattery(first.id(), null, 5)).hasSize(1);
         var golf = batteries.byCode("X-02").orElseThrow();
         assertThat(golf.machineCode()).isEqualTo("X-GOLF");
         var onBoard = chargers.byId(chargers.usualOf(golf).orElseThrow()).orElseThrow();
         assertThat(onBoard.code()).isEqualTo("CX3");
         assertThat(onBoard.reaches("X-GOLF")).isTrue();
-        assertThat(onBoard.reaches(null)).as("what is on board charges nothing else").isFalse();
+        assertThat(onBoard.reaches(null))
+                .as("what is on board charges nothing else")
+                .isFalse();
         assertThat(maud.page("/batteries/X-01")).contains("Annex 1");
         assertThat(maud.page("/rooms/annex")).contains("X-01");
     }
@@ -137,7 +144,9 @@ class FleetFilesTest extends ApplicationTest {
         newSite();
         JsonNode again = taken(file.fileName(), fetch("/api/v1/fleet/" + file.fileName()));
         assertThat(again.path("lines").asInt()).isPositive();
-        assertThat(again.path("same").asInt()).as(again.toString()).isEqualTo(again.path("lines").asInt());
+        assertThat(again.path("same").asInt())
+                .as(again.toString())
+                .isEqualTo(again.path("lines").asInt());
     }
 
     @ParameterizedTest
@@ -163,17 +172,18 @@ class FleetFilesTest extends ApplicationTest {
         MockHttpServletResponse answer = send(file, content.replace("\\n", "\n") + "\n");
         JsonNode report = Payload.read(answer.getContentAsString());
         assertThat(answer.getStatus()).isEqualTo(422);
-        assertThat(report.path("faults").asInt()).as(answer.getContentAsString()).isEqualTo(faults);
-        assertThat(report.path("problems").findValuesAsString("column"))
-                .containsExactlyInAnyOrder(columns.split(","));
+        assertThat(report.path("faults").asInt())
+                .as(answer.getContentAsString())
+                .isEqualTo(faults);
+        assertThat(report.path("problems").findValuesAsString("column")).containsExactlyInAnyOrder(columns.split(","));
         assertThat(report.path("taken").asBoolean()).isFalse();
         assertThat(batteries.count()).isEqualTo(before);
     }
 
     @Test
     void aLookWritesNothing() throws Exception {
-        JsonNode report = Payload.read(
-                send("rooms.csv?preview=true", "room,name,colour\nannex,Annex,blue\n").getContentAsString());
+        JsonNode report = Payload.read(send("rooms.csv?preview=true", "room,name,colour\nannex,Annex,blue\n")
+                .getContentAsString());
         assertThat(report.path("added").asInt()).isEqualTo(1);
         assertThat(report.path("taken").asBoolean()).isFalse();
         assertThat(report.path("unknownColumns").get(0).asString()).isEqualTo("colour");
@@ -182,7 +192,9 @@ class FleetFilesTest extends ApplicationTest {
     @Test
     void twoBatteriesChangePlacesInOneFile() throws Exception {
         newSite();
-        taken("batteries.csv", "battery,model,place,machine\nX-01,Hollin 24-500,,X-FORK\nX-02,Hollin 48-225,Annex 1,\n");
+        taken(
+                "batteries.csv",
+                "battery,model,place,machine\nX-01,Hollin 24-500,,X-FORK\nX-02,Hollin 48-225,Annex 1,\n");
         assertThat(batteries.byCode("X-01").orElseThrow().machineCode()).isEqualTo("X-FORK");
         var second = batteries.byCode("X-02").orElseThrow();
         assertThat(second.place()).isEqualTo("Annex 1");
@@ -196,8 +208,7 @@ class FleetFilesTest extends ApplicationTest {
     @Test
     void aPlaceThatIsTakenIsNamed() throws Exception {
         newSite();
-        MockHttpServletResponse answer =
-                send("batteries.csv", "battery,model,place\nX-09,Hollin 24-500,Annex 1\n");
+        MockHttpServletResponse answer = send("batteries.csv", "battery,model,place\nX-09,Hollin 24-500,Annex 1\n");
         assertThat(answer.getStatus()).isEqualTo(422);
         assertThat(answer.getContentAsString()).contains("X-01 is there");
     }
@@ -223,7 +234,8 @@ class FleetFilesTest extends ApplicationTest {
         assertThat(answer.getStatus()).as(answer.getContentAsString()).isEqualTo(200);
         assertThat(Payload.read(answer.getContentAsString()).path("files").findValuesAsString("added"))
                 .containsOnly("0");
-        assertThat(sendZip("PK\u0003\u0004 and no more".getBytes(StandardCharsets.ISO_8859_1)).getStatus())
+        assertThat(sendZip("PK\u0003\u0004 and no more".getBytes(StandardCharsets.ISO_8859_1))
+                        .getStatus())
                 .isEqualTo(422);
     }
 
