@@ -32,6 +32,66 @@
   });
 })();
 
+// Keys for every page: "g" and a letter go to a place, "n" does what the big button says, a figure opens the thing of that
+// number, "?" lists them. Pages that take keys for their own work say so with data-own-keys.
+(() => {
+  const dialog = document.getElementById("keys");
+  if (!dialog) return;
+  const help = document.getElementById("keys-help");
+  const slate = document.querySelector("aside.slate");
+  if (slate) {
+    slate.id = "slate";
+    slate.tabIndex = -1;
+    document.getElementById("skip-slate").hidden = false;
+  }
+  help.hidden = false;
+  help.addEventListener("click", () => dialog.showModal());
+  const own = document.querySelector("[data-own-keys]");
+  const things = () => [...document.querySelectorAll(".slate .rest > li")].map((li) => li.querySelector("a")).filter(Boolean);
+  const big = () => document.querySelector(".slate a.action, .slate button.action, .now-step .action");
+  let going = false;
+  document.addEventListener("keydown", (e) => {
+    if (e.target.closest?.("input, select, textarea") || e.ctrlKey || e.metaKey || e.altKey) return;
+    if (e.key === "?") {
+      e.preventDefault();
+      if (!dialog.open) dialog.showModal();
+      return;
+    }
+    if (own || document.querySelector("dialog[open]:not(#keys)")) return;
+    const to = going && dialog.querySelector(`[data-go="${e.key}"]`);
+    going = e.key === "g";
+    if (to) location.assign(to.href);
+    else if (e.key === "n") big()?.click();
+    else if (/^[1-9]$/.test(e.key)) things()[Number(e.key) - 1]?.click();
+  });
+})();
+
+// A list too long to read is found in by typing: what does not hold the letters is left out, and what is folded opens.
+for (const box of document.querySelectorAll("[data-finds]")) {
+  const list = document.getElementById(box.dataset.finds);
+  const rows = [...list.querySelectorAll("[data-text]")];
+  const parts = [...list.querySelectorAll("details[data-part]")];
+  box.addEventListener("input", () => {
+    const wanted = box.value.trim().toLowerCase();
+    for (const row of rows) row.hidden = wanted !== "" && !row.textContent.toLowerCase().includes(wanted);
+    for (const part of parts) {
+      const found = part.querySelector("[data-text]:not([hidden])");
+      part.hidden = !found;
+      part.open = wanted !== "" && Boolean(found);
+    }
+  });
+}
+
+// An address that names a folded line opens it.
+(() => {
+  const named = location.hash.length > 1 && document.getElementById(decodeURIComponent(location.hash.slice(1)));
+  const folded = named && named.closest("details");
+  if (folded && !folded.open) {
+    folded.open = true;
+    named.scrollIntoView();
+  }
+})();
+
 // The first-aid card opens over any page, fetched ahead so that it is there when the network is not.
 (() => {
   const dialog = document.getElementById("aid");

@@ -11,6 +11,7 @@ import org.ostendum.app.draw.TrendDrawing;
 import org.ostendum.app.draw.TrendPlotter;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.Ledger;
+import org.ostendum.app.procedure.DoneAt;
 import org.ostendum.app.round.CellFigure;
 import org.ostendum.app.round.CellFigures;
 import org.ostendum.app.round.OpenRound;
@@ -151,15 +152,7 @@ class BatteryViews {
 
         /** @return the page on which a thing is done on this battery; null where none does it */
         public @Nullable String jobAt(NextThing thing) {
-            String procedure = thing.procedure();
-            if (procedure == null) {
-                return thing.step() == NextStep.RIGHT_DEFECT ? "/jobs" : null;
-            }
-            String at = "/batteries/" + battery.code();
-            return switch (procedure) {
-                case "round", "volts" -> at + "/" + procedure;
-                default -> at + "/jobs/" + procedure;
-            };
+            return DoneAt.page(thing);
         }
 
         public List<String> stateWords(Words words) {

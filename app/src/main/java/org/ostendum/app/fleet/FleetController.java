@@ -40,7 +40,11 @@ class FleetController {
         List<FleetLine> all = lines();
         page.addAttribute("place", "fleet");
         page.addAttribute("all", all.size());
-        page.addAttribute("lines", filter.of(all));
+        List<FleetLine> found = filter.of(all);
+        List<FleetLine> shown = filter.shown(found);
+        page.addAttribute("lines", shown);
+        page.addAttribute("found", found.size());
+        page.addAttribute("untold", found.size() - shown.size());
         page.addAttribute("orders", FleetOrder.values());
         page.addAttribute("severities", List.of(Severity.STOP, Severity.ACT, Severity.WATCH, Severity.FIT));
         page.addAttribute("duties", Duty.values());

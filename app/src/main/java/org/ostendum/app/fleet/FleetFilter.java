@@ -16,13 +16,17 @@ import org.ostendum.core.rulebook.Severity;
  * @param job that a battery needs; null for all
  * @param duty null for all
  * @param by null for the usual
+ * @param all anything for every line, those that need nothing too
  */
 record FleetFilter(
         @Nullable String find,
         @Nullable Severity severity,
         @Nullable NextStep job,
         @Nullable Duty duty,
-        @Nullable FleetOrder by) {
+        @Nullable FleetOrder by,
+        @Nullable String all) {
+    /** More at once are read by nobody, and found by typing. */
+    private static final int MOST_SHOWN = 60;
 
     public String text() {
         return find == null ? "" : find.strip();
@@ -39,6 +43,18 @@ record FleetFilter(
 
     List<FleetLine> of(List<FleetLine> all) {
         return all.stream().filter(this::shows).sorted(order().comparator()).toList();
+    }
+
+    /** @return the first of them: what needs nothing is left out unless it is asked for */
+    List<FleetLine> shown(List<FleetLine> found) {
+        if (all != null) {
+            return found;
+        }
+        boolean byNeed = order() == FleetOrder.NEED && !isNarrow();
+        return found.stream()
+                .filter(line -> !byNeed || line.severity() != Severity.FIT)
+                .limit(MOST_SHOWN)
+                .toList();
     }
 
     private boolean shows(FleetLine line) {

@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.app.draw.Box;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.procedure.DoneAt;
 import org.ostendum.app.round.OpenRounds;
 import org.ostendum.app.safety.Stations;
 import org.ostendum.app.state.BatteryStates;
@@ -58,7 +59,12 @@ class RoomViews {
             List<NextThing> things,
             List<InWork> inWork,
             List<Unready> unready,
-            int fit) {}
+            int fit) {
+        /** @return where somebody goes to do a thing: to the job itself where it is one of his, else to its battery */
+        public String at(NextThing thing, Words words) {
+            return words.person().worksOnBatteries() ? DoneAt.pageOrBattery(thing) : "/batteries/" + thing.battery();
+        }
+    }
 
     /** Something of the room that cannot be relied on. */
     record Unready(String name, StationState.Standing standing) {}

@@ -95,7 +95,7 @@ class SafetyController {
                                 .toList()))
                 .toList();
         Map<Long, Trained> trained = trainings.all();
-        page.addAttribute("place", "jobs");
+        page.addAttribute("place", "safety");
         page.addAttribute("rooms", byRoom);
         page.addAttribute(
                 "bad",

@@ -48,6 +48,7 @@ public final class Access {
             route(GET, "/actuator/metrics/**", LEADS),
             route(POST, "/sign-out", EVERYBODY),
             route(GET, "/", EVERYBODY),
+            route(GET, "/mine", SAFETY_AND_WORKERS),
             route(GET, "/rooms/*", EVERYBODY),
             route(GET, "/fleet", EVERYBODY),
             route(GET, "/charging", EVERYBODY),

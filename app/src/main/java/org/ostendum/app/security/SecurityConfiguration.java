@@ -157,7 +157,7 @@ class SecurityConfiguration {
                 .formLogin(form -> form.loginPage(SIGN_IN)
                         .loginProcessingUrl(SIGN_IN)
                         .usernameParameter("login")
-                        .defaultSuccessUrl("/", false)
+                        .successHandler(new FirstScreen())
                         .failureHandler((request, response, failure) -> response.sendRedirect(
                                 failure instanceof LockedException ? "/sign-in?wait" : "/sign-in?wrong")))
                 .requestCache(cache -> cache.requestCache(pagesOnly()))

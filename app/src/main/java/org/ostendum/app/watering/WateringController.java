@@ -55,14 +55,23 @@ class WateringController {
     }
 
     @GetMapping("/watering")
-    String walk(Words words, Model page) {
-        return show(TypedForm.of(words), words, page);
+    String walk(
+            @RequestParam(defaultValue = "") String find,
+            @RequestParam(defaultValue = "") String all,
+            Words words,
+            Model page) {
+        WateringSieve sieve = new WateringSieve(find.strip(), !all.isEmpty());
+        return show(sieve, TypedForm.of(words), words, page);
     }
 
-    private String show(TypedForm form, Words words, Model page) {
+    private String show(WateringSieve sieve, TypedForm form, Words words, Model page) {
         List<WateringViews.Stop> walk = views.walk();
-        page.addAttribute("place", "charging");
-        page.addAttribute("walk", walk);
+        List<WateringViews.Stop> told =
+                sieve.of(walk, stop -> !form.get(FIELD + stop.battery().code()).isEmpty());
+        page.addAttribute("place", "water");
+        page.addAttribute("find", sieve.find());
+        page.addAttribute("walk", told);
+        page.addAttribute("untold", sieve.find().isEmpty() ? walk.size() - told.size() : 0);
         page.addAttribute("form", form);
         page.addAttribute("faults", form.faults());
         page.addAttribute("quality", views.quality());
@@ -121,7 +130,7 @@ class WateringController {
             form.fault("none", "watering.fault.none");
         }
         if (!form.isSound()) {
-            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(form, words, page), page);
+            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(WateringSieve.DUE, form, words, page), page);
         }
         write(poured, toMark, person, words);
         int all = poured.values().stream().mapToInt(Integer::intValue).sum();

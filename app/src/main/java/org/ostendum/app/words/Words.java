@@ -77,6 +77,18 @@ public final class Words {
                 : text("span.then-hours", handsOn, (int) Math.round(inAll / 60.0));
     }
 
+    /** "5 min", or "5 min + 8 h" for what goes on by itself afterwards. */
+    public String brief(NextThing.Time time) {
+        Duration handsOn = time.handsOn();
+        Duration alone = time.inAll().minus(handsOn);
+        if (alone.isNegative() || alone.isZero()) {
+            return span(handsOn);
+        }
+        // Hours are told to the hour: nobody waits beside a charger by the minute.
+        Duration rounded = alone.toMinutes() >= 120 ? Duration.ofHours(Math.round(alone.toMinutes() / 60.0)) : alone;
+        return text("span.then", span(handsOn), span(rounded));
+    }
+
     /** The name of a value of an enumeration: "Severity.STOP", or "Device.Kind.TAG" for one within a class. */
     public String name(Enum<?> value) {
         return text(named(value.getDeclaringClass()) + "." + value.name());
