@@ -44,3 +44,51 @@
     else htmx.ajax("GET", live.getAttribute("hx-sse:connect"), { source: live });
   }, Math.min(1000, patience / 4));
 })();
+
+// A device that was allowed to sounds when a grave alarm begins that it has not shown before.
+(() => {
+  const strip = document.getElementById("alarms");
+  const button = document.getElementById("sound");
+  const KEPT = "ostendum.sound";
+  let context = null;
+  const sound = () => {
+    context ??= new AudioContext();
+    for (const [at, pitch] of [[0, 740], [0.28, 590], [0.56, 740]]) {
+      const tone = context.createOscillator();
+      const loudness = context.createGain();
+      tone.frequency.value = pitch;
+      loudness.gain.value = 0.25;
+      tone.connect(loudness).connect(context.destination);
+      tone.start(context.currentTime + at);
+      tone.stop(context.currentTime + at + 0.22);
+    }
+  };
+  if (button) {
+    const show = () => {
+      button.textContent = localStorage.getItem(KEPT) ? button.dataset.on : button.dataset.off;
+      button.setAttribute("aria-pressed", String(Boolean(localStorage.getItem(KEPT))));
+    };
+    button.hidden = false;
+    show();
+    button.addEventListener("click", () => {
+      if (localStorage.getItem(KEPT)) localStorage.removeItem(KEPT);
+      else {
+        localStorage.setItem(KEPT, "yes");
+        sound();
+      }
+      show();
+    });
+  }
+  if (!strip) return;
+  const ringing = () => new Set([...strip.querySelectorAll(".alarm-STOP, .alarm-ACT")].map((a) => a.getAttribute("href")));
+  let known = ringing();
+  new MutationObserver(() => {
+    const now = ringing();
+    const isNew = [...now].some((alarm) => !known.has(alarm));
+    known = now;
+    if (isNew && localStorage.getItem(KEPT)) {
+      strip.dataset.sounded = String(Number(strip.dataset.sounded || 0) + 1);
+      sound();
+    }
+  }).observe(strip, { childList: true, subtree: true });
+})();

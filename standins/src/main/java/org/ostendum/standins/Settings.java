@@ -16,15 +16,26 @@ import java.util.function.Supplier;
  * @param origin simulated time at the start
  * @param roomVolume m³
  * @param fanAir m³/h
+ * @param mailPort and {@code hookPort}: where messages of alarms arrive, 0 for nowhere
  */
-record Settings(int port, Path bank, Path folder, double speed, Instant origin, double roomVolume, double fanAir) {
+record Settings(
+        int port,
+        Path bank,
+        Path folder,
+        double speed,
+        Instant origin,
+        double roomVolume,
+        double fanAir,
+        int mailPort,
+        int hookPort) {
 
     /**
-     * @param arguments {@code --name=value}: port, bank, folder, speed, origin, room, air
+     * @param arguments {@code --name=value}: port, bank, folder, speed, origin, room, air, mail, hook
      * @throws IllegalArgumentException for one that is unknown or cannot be
      */
     static Settings of(String[] arguments) {
-        Map<String, String> given = new HashMap<>(Map.of("speed", "1", "room", "900", "air", "600"));
+        Map<String, String> given =
+                new HashMap<>(Map.of("speed", "1", "room", "900", "air", "600", "mail", "0", "hook", "0"));
         for (String argument : arguments) {
             String[] parts = argument.split("=", 2);
             if (parts.length < 2 || !parts[0].startsWith("--")) {
@@ -41,7 +52,9 @@ record Settings(int port, Path bank, Path folder, double speed, Instant origin, 
                 Double.parseDouble(required(given, "speed")),
                 given.containsKey("origin") ? Instant.parse(required(given, "origin")) : Instant.now(),
                 Double.parseDouble(required(given, "room")),
-                Double.parseDouble(required(given, "air")));
+                Double.parseDouble(required(given, "air")),
+                Integer.parseInt(required(given, "mail")),
+                Integer.parseInt(required(given, "hook")));
     }
 
     private static String required(Map<String, String> given, String name) {

@@ -14,6 +14,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
+import org.jspecify.annotations.Nullable;
 import org.ostendum.sim.RoomBattery;
 import org.ostendum.sim.SimulatedCharger;
 import org.ostendum.standins.BatteriesFile.Named;
@@ -65,19 +66,32 @@ public final class StandIns {
                 }),
                 new Blocks(room, mischief, hydrometer));
         server.start();
+        @Nullable
+        Receivers receivers = settings.mailPort() == 0
+                ? null
+                : new Receivers(
+                        settings.mailPort(),
+                        settings.hookPort(),
+                        settings.folder().resolve("received.txt"));
         ScheduledExecutorService clock = Executors.newSingleThreadScheduledExecutor();
-        ScheduledFuture<?> ticking =
-                clock.scheduleAtFixedRate(this::tick, TICK.toMillis(), TICK.toMillis(), TimeUnit.MILLISECONDS);
+        ScheduledFuture<?> ticking = clock.scheduleAtFixedRate(
+                () -> tick(receivers), TICK.toMillis(), TICK.toMillis(), TimeUnit.MILLISECONDS);
         System.out.println("stand-ins: listening on port " + settings.port() + ", the clock runs " + settings.speed()
                 + " times as fast");
         new Console(room, mischief, System.in, System.out).run();
         ticking.cancel(true);
+        if (receivers != null) {
+            receivers.close();
+        }
         clock.shutdown();
         server.stop();
         System.exit(0);
     }
 
-    private void tick() {
+    private void tick(@Nullable Receivers receivers) {
+        if (receivers != null) {
+            receivers.look();
+        }
         room.pass(Duration.ofMillis(Math.round(TICK.toMillis() * settings.speed())));
     }
 }

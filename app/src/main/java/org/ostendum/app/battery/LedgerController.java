@@ -1,17 +1,20 @@
 package org.ostendum.app.battery;
 
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.ledger.LedgerEntry;
+import org.ostendum.app.people.People;
 import org.ostendum.app.state.PastCheck;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.event.EntryKind;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.RequestParam;
 
 /** The ledger of the site, and of one battery with the check of its past. */
@@ -21,24 +24,28 @@ class LedgerController {
 
     private final Ledger ledger;
     private final PastCheck past;
+    private final People people;
+    private final ZoneId zone;
 
-    LedgerController(Ledger ledger, PastCheck past) {
+    LedgerController(Ledger ledger, PastCheck past, People people, ZoneId zone) {
         this.ledger = ledger;
         this.past = past;
+        this.people = people;
+        this.zone = zone;
     }
 
     @GetMapping("/ledger")
     String site(
             @RequestParam @Nullable Instant before,
             @RequestParam(defaultValue = "0") long beforeId,
-            @RequestParam @Nullable EntryKind kind,
+            @ModelAttribute("sieve") LedgerSieve sieve,
             Words words,
             Model page) {
         Ledger.@Nullable Mark mark = before == null ? null : new Ledger.Mark(before, beforeId);
-        List<LedgerEntry> entries = ledger.ofSite(mark, kind, LINES);
+        List<LedgerEntry> entries = ledger.ofSite(mark, sieve.sought(zone), LINES);
         page.addAttribute("place", "ledger");
         page.addAttribute("lines", lines(entries, words));
-        page.addAttribute("kind", kind);
+        page.addAttribute("people", people.all());
         page.addAttribute("kinds", EntryKind.values());
         page.addAttribute("older", entries.size() == LINES ? entries.get(LINES - 1) : null);
         return "ledger/site";

@@ -29,6 +29,10 @@ public class Places {
                 .fetchOptional(r -> new Place(r.getId(), r.getStandId(), r.getCode(), r.getNumber(), r.getTier()));
     }
 
+    public int count() {
+        return sql.fetchCount(SLOT);
+    }
+
     /** @return the text itself, or with a number behind it where a place has that code already */
     public String freeCode(String wanted) {
         String code = wanted;

@@ -139,12 +139,31 @@ public class Ledger {
      * @param before only lines before this one, null for the newest
      * @return lines of the whole site, the newest happenings first
      */
-    public List<LedgerEntry> ofSite(@Nullable Mark before, @Nullable EntryKind kind, int limit) {
+    public List<LedgerEntry> ofSite(@Nullable Mark before, Sought sought, int limit) {
         Condition page = before == null
                 ? noCondition()
                 : row(LEDGER_ENTRY.HAPPENED_AT, LEDGER_ENTRY.ID).lt(before.happenedAt(), before.id());
-        Condition only = kind == null ? noCondition() : LEDGER_ENTRY.KIND.eq(kind.name());
-        return fetch(page.and(only), List.of(LEDGER_ENTRY.HAPPENED_AT.desc(), LEDGER_ENTRY.ID.desc()), limit);
+        return fetch(page.and(only(sought)), List.of(LEDGER_ENTRY.HAPPENED_AT.desc(), LEDGER_ENTRY.ID.desc()), limit);
+    }
+
+    private static Condition only(Sought sought) {
+        Condition only = noCondition();
+        if (!sought.battery().isEmpty()) {
+            only = only.and(BATTERY.CODE.eq(sought.battery()));
+        }
+        if (sought.kind() != null) {
+            only = only.and(LEDGER_ENTRY.KIND.eq(sought.kind().name()));
+        }
+        if (sought.personId() != null) {
+            only = only.and(LEDGER_ENTRY.PERSON_ID.eq(sought.personId()));
+        }
+        if (sought.from() != null) {
+            only = only.and(LEDGER_ENTRY.HAPPENED_AT.ge(sought.from()));
+        }
+        if (sought.until() != null) {
+            only = only.and(LEDGER_ENTRY.HAPPENED_AT.lt(sought.until()));
+        }
+        return sought.text().isEmpty() ? only : only.and(LEDGER_ENTRY.PAYLOAD.containsIgnoreCase(sought.text()));
     }
 
     private List<LedgerEntry> fetch(Condition condition, List<SortField<?>> order, int limit) {

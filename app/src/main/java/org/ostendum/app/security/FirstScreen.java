@@ -8,9 +8,14 @@ import org.ostendum.core.people.Role;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.authority.AuthorityUtils;
 import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
+import org.springframework.security.web.savedrequest.RequestCache;
 
 /** After the sign-in: what was asked for, or else the screen with which each role begins. */
 class FirstScreen extends SavedRequestAwareAuthenticationSuccessHandler {
+    FirstScreen(RequestCache asked) {
+        setRequestCache(asked);
+    }
+
     @Override
     protected String determineTargetUrl(
             HttpServletRequest request, HttpServletResponse response, @Nullable Authentication person) {

@@ -157,7 +157,7 @@ class SecurityConfiguration {
                 .formLogin(form -> form.loginPage(SIGN_IN)
                         .loginProcessingUrl(SIGN_IN)
                         .usernameParameter("login")
-                        .successHandler(new FirstScreen())
+                        .successHandler(new FirstScreen(pagesOnly()))
                         .failureHandler((request, response, failure) -> response.sendRedirect(
                                 failure instanceof LockedException ? "/sign-in?wait" : "/sign-in?wrong")))
                 .requestCache(cache -> cache.requestCache(pagesOnly()))
@@ -172,6 +172,8 @@ class SecurityConfiguration {
     private static RequestCache pagesOnly() {
         CookieRequestCache cache = new CookieRequestCache();
         cache.setRequestMatcher(request -> request.getMethod().equals("GET")
+                // Whoever asked for nothing but the house comes to the first screen of his role.
+                && !request.getRequestURI().equals("/")
                 && request.getHeader(PART) == null
                 && String.valueOf(request.getHeader(HttpHeaders.ACCEPT)).contains(MediaType.TEXT_HTML_VALUE));
         return cache;

@@ -1,24 +1,22 @@
 package org.ostendum.app.setup;
 
-import static org.ostendum.app.db.jooq.Tables.ROUND;
-import static org.ostendum.app.db.jooq.Tables.SLOT;
-
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
-import org.jooq.DSLContext;
 import org.ostendum.app.device.Devices;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Chargers;
 import org.ostendum.app.inventory.MachineKind;
 import org.ostendum.app.inventory.Machines;
 import org.ostendum.app.inventory.Models;
+import org.ostendum.app.inventory.Places;
 import org.ostendum.app.inventory.Rooms;
 import org.ostendum.app.people.People;
 import org.ostendum.app.people.Trainings;
 import org.ostendum.app.safety.Stations;
 import org.ostendum.app.site.Sites;
 import org.ostendum.app.state.BatteryStates;
+import org.ostendum.app.state.Rounds;
 import org.ostendum.app.watering.WaterAnalyses;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.rulebook.Rules;
@@ -29,7 +27,8 @@ import org.springframework.stereotype.Component;
 /** What a site needs before its first round, in the order in which it is best done, and what may come later. */
 @Component
 class SetupSteps {
-    private final DSLContext sql;
+    private final Places places;
+    private final Rounds rounds;
     private final Sites sites;
     private final Rooms rooms;
     private final Models models;
@@ -45,7 +44,8 @@ class SetupSteps {
     private final ZoneId zone;
 
     SetupSteps(
-            DSLContext sql,
+            Places places,
+            Rounds rounds,
             Sites sites,
             Rooms rooms,
             Models models,
@@ -59,7 +59,8 @@ class SetupSteps {
             WaterAnalyses analyses,
             BatteryStates batteryStates,
             ZoneId zone) {
-        this.sql = sql;
+        this.places = places;
+        this.rounds = rounds;
         this.sites = sites;
         this.rooms = rooms;
         this.models = models;
@@ -85,19 +86,19 @@ class SetupSteps {
     record Step(String name, String path, int count, boolean done) {}
 
     List<Step> needed() {
-        int places = sql.fetchCount(SLOT);
+        int allPlaces = places.count();
         int kinds = models.all().size();
         int all = batteries.count();
         int trained = trained();
         int looked = stationsToRelyOn();
-        int rounds = sql.fetchCount(ROUND);
+        int allRounds = rounds.count();
         return List.of(
                 new Step(
                         "site",
                         "/setup/site",
                         sites.site().isNamed() ? 1 : 0,
                         sites.site().isNamed()),
-                new Step("rooms", "/setup/rooms", places, places > 0),
+                new Step("rooms", "/setup/rooms", allPlaces, allPlaces > 0),
                 new Step("models", "/setup/models", kinds, kinds > 0),
                 new Step("batteries", "/setup/batteries", all, all > 0),
                 new Step(
@@ -107,7 +108,7 @@ class SetupSteps {
                         people.all().size() > 1),
                 new Step("trainings", "/safety#trainings", trained, trained > 0),
                 new Step("stations", "/safety", looked, looked > 0),
-                new Step("round", "/fleet", rounds, rounds > 0));
+                new Step("round", "/fleet", allRounds, allRounds > 0));
     }
 
     List<Step> others() {

@@ -63,6 +63,11 @@ public class Rounds {
         this.sql = sql;
     }
 
+    /** @return how many are on record, those being taken with them */
+    public int count() {
+        return sql.fetchCount(ROUND);
+    }
+
     /** Puts an open round on record. */
     public void close(long roundId, long ledgerEntryId, Coverage coverage, PastRound past) {
         long batteryId = sql.select(ROUND.BATTERY_ID)

@@ -7,9 +7,11 @@ import java.time.LocalDate;
 import java.time.YearMonth;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.judge.Cells;
 import org.ostendum.core.judge.Message;
@@ -87,6 +89,11 @@ public final class Words {
         // Hours are told to the hour: nobody waits beside a charger by the minute.
         Duration rounded = alone.toMinutes() >= 120 ? Duration.ofHours(Math.round(alone.toMinutes() / 60.0)) : alone;
         return text("span.then", span(handsOn), span(rounded));
+    }
+
+    /** Names of values, one after the other. */
+    public String names(Collection<? extends Enum<?>> values) {
+        return values.stream().sorted().map(this::name).collect(Collectors.joining(", "));
     }
 
     /** The name of a value of an enumeration: "Severity.STOP", or "Device.Kind.TAG" for one within a class. */

@@ -42,4 +42,9 @@ public enum AlarmKind {
     public Severity severity() {
         return severity;
     }
+
+    /** @return whether somebody has to do something about it at once or soon */
+    public boolean isGrave() {
+        return severity.compareTo(Severity.WATCH) > 0;
+    }
 }

@@ -13,6 +13,7 @@ import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.ledger.LedgerEntry;
+import org.ostendum.app.ledger.Sought;
 import org.ostendum.app.support.ApplicationTest;
 import org.ostendum.core.event.EntryKind;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -97,10 +98,10 @@ class LogTest extends ApplicationTest {
 
     @Test
     void theSitesLedgerIsPagedWithoutGaps() throws Exception {
-        var first = ledger.ofSite(null, EntryKind.ROUND, 10);
+        var first = ledger.ofSite(null, Sought.of(EntryKind.ROUND), 10);
         LedgerEntry last = first.get(9);
-        var second = ledger.ofSite(new Ledger.Mark(last.happenedAt(), last.id()), EntryKind.ROUND, 10);
-        var both = ledger.ofSite(null, EntryKind.ROUND, 20);
+        var second = ledger.ofSite(new Ledger.Mark(last.happenedAt(), last.id()), Sought.of(EntryKind.ROUND), 10);
+        var both = ledger.ofSite(null, Sought.of(EntryKind.ROUND), 20);
         assertThat(both).hasSize(20);
         assertThat(both.subList(0, 10)).isEqualTo(first);
         assertThat(both.subList(10, 20)).isEqualTo(second);

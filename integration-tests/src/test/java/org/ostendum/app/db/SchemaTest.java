@@ -30,8 +30,8 @@ class SchemaTest extends ApplicationTest {
             update machine set weight_from_kg = 900, weight_to_kg = 800 limit 1                   | machine_plate_rises
             update person set role = 'KING' where login = 'tom'                                   | person_role_known
             update person set login = 'ines' where login = 'tom'                                  | person_login_once
-            insert into slot (stand_id, number) values ((select id from stand limit 1), 1)        | slot_number_once
-            insert into slot (stand_id, number) values ((select id from stand limit 1), 61)       | slot_number_possible
+            insert into slot (stand_id, number, code) values ((select id from stand limit 1), 1, 'Z 1') | slot_number_once
+            insert into slot (stand_id, number, code) values ((select id from stand limit 1), 61, 'Z 2') | slot_number_possible
             update charger set amps = 0 limit 1                                                   | charger_amps_possible
             update room set width_cm = 5 limit 1                                                  | room_size_possible
             update round set taken_at = null where open_battery_id is null limit 1                | round_open_or_closed

@@ -66,7 +66,7 @@ class PagesTest extends ApplicationTest {
 
     @Test
     void theFleetShowsAllWithTheWorstFirst() throws Exception {
-        String page = tom.page("/fleet");
+        String page = tom.page("/fleet?all=yes");
         List<String> codes = Pattern.compile("href=\"/batteries/([^\"/]+)\"")
                 .matcher(page)
                 .results()

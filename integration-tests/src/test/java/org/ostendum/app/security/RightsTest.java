@@ -191,4 +191,23 @@ class RightsTest extends ApplicationTest {
                         .orElse(""))
                 .endsWith("/watering");
     }
+
+    @Test
+    void eachRoleBeginsWithItsOwnScreen() throws Exception {
+        Visitor tom = new Visitor(port);
+        tom.get("/sign-in");
+        assertThat(tom.post("/sign-in", "login", "tom", "password", "lanternmoor")
+                        .headers()
+                        .firstValue("Location")
+                        .orElse(""))
+                .endsWith("/mine");
+        Visitor oskar = new Visitor(port);
+        oskar.get("/");
+        oskar.get("/sign-in");
+        assertThat(oskar.post("/sign-in", "login", "oskar", "password", "lanternmoor")
+                        .headers()
+                        .firstValue("Location")
+                        .orElse(""))
+                .endsWith("/safety");
+    }
 }

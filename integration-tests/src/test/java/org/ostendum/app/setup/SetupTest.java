@@ -126,7 +126,18 @@ class SetupTest extends ApplicationTest {
                         .getContentAsString())
                 .contains("T-91", "CX1");
 
-        send("/setup/batteries/T-91", "serial", "N-91", "made", "2026-01-05", "inService", "2026-02-01");
+        send(
+                "/setup/batteries/T-91",
+                "code",
+                "T-91",
+                "model",
+                model(),
+                "serial",
+                "N-91",
+                "made",
+                "2026-01-05",
+                "inService",
+                "2026-02-01");
         assertThat(ledger.ofBattery(battery.id(), null, 5))
                 .extracting(e -> e.kind())
                 .containsExactly(EntryKind.MOVED, EntryKind.ADDED);

@@ -14,10 +14,13 @@ import org.springframework.test.context.bean.override.convention.TestBean;
 @SpringBootTest(
         classes = {Ostendum.class, DemoConfiguration.class},
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
-        properties = {"ostendum.demo=true", "ostendum.live.beat=1s"})
+        properties = {"ostendum.demo=true", "ostendum.live.beat=1s", "ostendum.notices.every=1h"})
 @AutoConfigureMockMvc
 @Import({OwnBatteries.class, QueryCount.class})
 public abstract class ApplicationTest {
+    /** Where mail goes out; somebody listens there only where a test says so. */
+    protected static final int MAIL_PORT = FreePort.any();
+
     private static final MariaDbServer DATABASE = DemoDatabase.copy();
 
     /** In the place of the application's own. */
@@ -31,6 +34,8 @@ public abstract class ApplicationTest {
     @DynamicPropertySource
     static void database(DynamicPropertyRegistry properties) {
         properties.add("spring.datasource.url", DATABASE::url);
+        properties.add("ostendum.mail.host", () -> "127.0.0.1");
+        properties.add("ostendum.mail.port", () -> MAIL_PORT);
         properties.add("spring.datasource.username", () -> "ostendum");
         properties.add("spring.datasource.password", () -> "ostendum");
     }

@@ -1,8 +1,6 @@
 package org.ostendum.app.support;
 
 import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
@@ -39,7 +37,7 @@ public final class MariaDbServer {
     private MariaDbServer(Path folder, boolean durable) {
         this.folder = folder;
         this.durable = durable;
-        this.port = freePort();
+        this.port = FreePort.any();
     }
 
     /** @param data a folder that an ended server has left; it stays as it is */
@@ -155,14 +153,6 @@ public final class MariaDbServer {
     private static String user() {
         String user = System.getProperty("user.name");
         return user.equals("root") ? "mysql" : user;
-    }
-
-    private static int freePort() {
-        try (ServerSocket socket = new ServerSocket(0)) {
-            return socket.getLocalPort();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
     }
 
     private static void run(String... command) throws IOException, InterruptedException {

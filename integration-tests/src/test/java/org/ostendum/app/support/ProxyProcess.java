@@ -1,7 +1,6 @@
 package org.ostendum.app.support;
 
 import java.io.IOException;
-import java.net.ServerSocket;
 import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -28,9 +27,7 @@ public final class ProxyProcess implements AutoCloseable {
     private final HttpClient client;
 
     public ProxyProcess(Path folder, int application) throws Exception {
-        try (ServerSocket socket = new ServerSocket(0)) {
-            port = socket.getLocalPort();
-        }
+        port = FreePort.any();
         run(
                 folder,
                 "openssl",

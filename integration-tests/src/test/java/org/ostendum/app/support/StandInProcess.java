@@ -2,7 +2,6 @@ package org.ostendum.app.support;
 
 import java.io.IOException;
 import java.io.PrintWriter;
-import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -21,8 +20,8 @@ public final class StandInProcess {
     /** At the bank of {@link EquipmentSite}. */
     public StandInProcess(double speed) {
         this.speed = speed;
-        try (ServerSocket socket = new ServerSocket(0)) {
-            this.port = socket.getLocalPort();
+        this.port = FreePort.any();
+        try {
             this.bank = EquipmentSite.writeBank(Files.createTempDirectory("ostendum-standins-"));
         } catch (IOException e) {
             throw new IllegalStateException(e);
