@@ -25,7 +25,7 @@ record NoticeForm(
         return Objects.requireNonNullElse(address, "").strip();
     }
 
-    List<AlarmKind> chosen() {
+    public List<AlarmKind> chosen() {
         return kinds == null ? List.of() : kinds;
     }
 

@@ -19,6 +19,8 @@ class EveryPageOfWorkTest extends EveryPage {
                 "/batteries/T-19/map?a=1%2B&b=12-",
                 "/date-code?code=J4",
                 "/jobs",
+                "/mine",
+                "/day",
                 "/jobs/3",
                 "/jobs/4/report",
                 "/jobs/5",

@@ -1,6 +1,7 @@
 package org.ostendum.app.notice;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.ostendum.app.db.jooq.Tables.ALARM;
 import static org.ostendum.app.db.jooq.Tables.NOTICE;
 import static org.ostendum.app.db.jooq.Tables.NOTICE_RULE;
 
@@ -107,10 +108,10 @@ class NoticeTest extends ApplicationTest {
         raise(AlarmKind.FAN_OFF, Duration.ofMinutes(9));
         service.tell();
         assertThat(program.calls()).noneMatch(c -> c.contains(about));
-        sql.execute(
-                "update alarm set raised_at = ? where about = ?",
-                TestClock.now().minusSeconds(660),
-                about);
+        sql.update(ALARM)
+                .set(ALARM.RAISED_AT, TestClock.now().minusSeconds(660))
+                .where(ALARM.ABOUT.eq(about))
+                .execute();
         maud.send("/alarms/" + id());
         service.tell();
         assertThat(program.calls()).as("seen").noneMatch(c -> c.contains(about));
