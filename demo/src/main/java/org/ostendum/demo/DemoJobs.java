@@ -111,8 +111,8 @@ class DemoJobs {
                 "ines",
                 List.of(
                         At.done("people", "none"),
-                        At.done("clear"),
                         At.done("size", "small"),
+                        At.done("clear"),
                         At.done("kit"),
                         At.done("soda"),
                         new At(Kind.SKIPPED, "battery", "nothing leaks now, it was the filling jug"),

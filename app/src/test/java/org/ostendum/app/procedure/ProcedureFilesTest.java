@@ -114,4 +114,24 @@ class ProcedureFilesTest {
         String changed = SOUND.replaceAll("(?ms)^" + key + ":.*?(?=^\\w|\\z)", "") + line + "\n";
         assertThatThrownBy(() -> ProcedureFile.ofYaml(changed)).isInstanceOf(JacksonException.class);
     }
+
+    private static int place(String procedure, String step) throws IOException {
+        return new ProcedureShelf()
+                .find(procedure).orElseThrow().steps().stream()
+                        .map(Step::id)
+                        .toList()
+                        .indexOf(step);
+    }
+
+    /** From a large spill everybody goes: nobody is sent to a switch first. */
+    @Test
+    void howLargeASpillIsComesBeforeAnythingIsSwitched() throws IOException {
+        assertThat(place("spill", "size")).isBetween(0, place("spill", "clear") - 1);
+    }
+
+    /** The bus voltage of an aircraft says nothing while its battery is off. */
+    @Test
+    void theRegulatorIsReadWithTheBatteryOn() throws IOException {
+        assertThat(place("inspect-aircraft", "reconnect")).isBetween(1, place("inspect-aircraft", "regulator") - 1);
+    }
 }

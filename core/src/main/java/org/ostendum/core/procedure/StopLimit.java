@@ -6,6 +6,8 @@ import org.ostendum.core.rulebook.RuleKey;
 
 /** A limit of a measured step that follows the Rulebook: above it a stop condition holds. */
 public enum StopLimit {
+    /** Electrolyte before a charge is begun. */
+    CHARGE_START,
     /** Electrolyte on charge. */
     CHARGE,
     /** Electrolyte during the first charge. */
@@ -17,6 +19,7 @@ public enum StopLimit {
      */
     public RuleKey rule(@Nullable Duty duty) {
         return switch (this) {
+            case CHARGE_START -> RuleKey.CHARGE_START_MOST;
             case CHARGE -> RuleKey.chargeStop(duty);
             case INITIAL_CHARGE -> RuleKey.INITIAL_PAUSE;
         };

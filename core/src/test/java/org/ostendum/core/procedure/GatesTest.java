@@ -49,6 +49,7 @@ class GatesTest {
             new StationState(StationCheck.EYEWASH_FLUSH, hoursAgo(24), true, Kit.NONE);
 
     private Told told = Told.inOrder();
+    private int weight = 930;
     private @Nullable Target into = new Target("F3", 12, "grey", new WeightPlate(900, 1000), null);
     private List<StationState> stations =
             List.of(EYEWASH, new StationState(StationCheck.VENTILATION, hoursAgo(24), true, Kit.NONE));
@@ -64,7 +65,7 @@ class GatesTest {
                 Training.BATTERY_CARE,
                 trained,
                 stations,
-                new Subject("T-1", told.state(), 930, "grey"),
+                new Subject("T-1", told.state(), weight, "grey"),
                 misfits,
                 into);
     }
@@ -314,6 +315,15 @@ class GatesTest {
     void theBatteryIsTheCounterweight(int from, int to, boolean shut) {
         into = new Target("F3", 12, "", new WeightPlate(from, to), null);
         assertThat(ask(GateKey.RIGHT_WEIGHT) instanceof Shut).isEqualTo(shut);
+    }
+
+    @Test
+    void whatNobodyHasWeighedGoesIntoNoMachineWithAPlate() {
+        weight = 0;
+        into = new Target("F3", 12, "", new WeightPlate(900, 1000), null);
+        expectShut(GateKey.RIGHT_WEIGHT, "gate.RIGHT_WEIGHT.unknown", null);
+        into = new Target("F3", 12, "", null, null);
+        assertThat(ask(GateKey.RIGHT_WEIGHT)).isEqualTo(GateOutcome.OPEN);
     }
 
     @Test

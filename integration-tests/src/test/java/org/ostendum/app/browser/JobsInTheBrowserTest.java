@@ -135,10 +135,10 @@ class JobsInTheBrowserTest extends ApplicationTest {
         browser.go("/room-jobs/spill");
         press("Begin");
         press("Nobody");
-        at("Clear the area");
-        press("Done");
         at("How large is it");
         press("Less than a bucket");
+        at("Clear the area");
+        press("Done");
         at("Open the kit");
         press("Done");
         at("Soda from the edge");

@@ -9,6 +9,8 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -77,6 +79,75 @@ class ApplicationAloneTest {
             String answer = new String(stranger.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
             assertThat(answer).contains("Set-Cookie: ostendum-form").doesNotContain("Secure", "Strict-Transport");
         }
+    }
+
+    /** From nothing to the first value of the first round: seven files, five forms, and a technician. */
+    @Test
+    void aNewSiteComesToItsFirstRound() throws Exception {
+        String lead = "lead:" + application.firstPassword();
+        Visitor first = new Visitor(application.port());
+        assertThat(first.signIn("lead", application.firstPassword())).isTrue();
+        assertThat(first.get("/").body()).contains("This site is new");
+        assertThat(first.get("/setup").body()).contains("First: what is this site called?");
+        first.post("/setup/site", "name", "Quarry Lane", "currency", "EUR", "version", "0");
+        assertThat(first.get("/setup").body()).contains("Next: the room and its places");
+        StringBuilder places = new StringBuilder("place,room,stand\n");
+        StringBuilder fleet = new StringBuilder("battery,model,place\n");
+        for (int n = 1; n <= 30; n++) {
+            places.append("Rack ").append(n).append(",shed,Rack\n");
+            fleet.append("Q-")
+                    .append(n)
+                    .append(",Hollin 24-500,Rack ")
+                    .append(n)
+                    .append('\n');
+        }
+        for (List<String> file : List.of(
+                List.of("rooms", "room,name,height_m\nshed,Shed,3\n"),
+                List.of("places", places.toString()),
+                List.of("models", "model,volts,cells,capacity_ah\nHollin 24-500,24,12,500\n"),
+                List.of("batteries", fleet.toString()),
+                List.of("people", "login,name,trainings\nwren,Wren Sallow,battery_care:2099-01-01\n"))) {
+            HttpResponse<String> answer =
+                    first.send(lead, "/api/v1/fleet/" + file.get(0) + ".csv", "text/csv", file.get(1));
+            assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
+        }
+        String person = first.get("/setup/people").body().replaceAll("(?s).*/setup/people/(\\d+)\">wren<.*", "$1");
+        first.post(
+                "/setup/people/" + person,
+                "name",
+                "Wren Sallow",
+                "role",
+                "TECHNICIAN",
+                "active",
+                "true",
+                "password",
+                "thatch and tiles",
+                "version",
+                "0");
+        first.post("/safety/stations", "name", "Eyewash", "kind", "EYEWASH_FLUSH", "room", "shed");
+        assertThat(first.get("/setup").body()).contains("Next: look at eyewash, kit and fan");
+        String station = first.get("/safety").body().replaceAll("(?s).*/safety/stations/(\\d+)\".*", "$1");
+        first.post("/safety/stations/" + station, "sound", "true");
+        assertThat(first.get("/setup").body()).contains("All is ready for the first round");
+
+        Visitor wren = new Visitor(application.port());
+        assertThat(wren.signIn("wren", "thatch and tiles")).isTrue();
+        assertThat(wren.get("/mine").body()).contains("Wren Sallow");
+        wren.get("/batteries/Q-7/round");
+        wren.post("/batteries/Q-7/round", "state", "FULL_CHARGE");
+        String round = wren.get("/batteries/Q-7/round").body().replaceAll("(?s).*data-round=\"(\\d+)\".*", "$1");
+        assertThat(wren.post(
+                                "/rounds/" + round + "/values",
+                                "key",
+                                UUID.randomUUID().toString(),
+                                "cell",
+                                "1",
+                                "field",
+                                "GRAVITY",
+                                "value",
+                                "283")
+                        .statusCode())
+                .isEqualTo(200);
     }
 
     /** Help for eyes and skin does not wait for a database. */

@@ -67,6 +67,11 @@ public final class Application implements AutoCloseable {
         awaitReady();
     }
 
+    /** @return the password of the first lead of an empty site, as its file tells it */
+    public String firstPassword() throws IOException {
+        return Files.readString(Path.of(log + "-first-sign-in")).strip().split(" ", 2)[1];
+    }
+
     /** Until it answers that it is in order. */
     public void awaitReady() throws InterruptedException {
         Instant end = Patience.end(Duration.ofSeconds(120));

@@ -74,7 +74,12 @@ public final class Visitor {
 
     /** Sends a body as a program does, under the lead of the demo. */
     public HttpResponse<String> send(String path, String type, String body) throws Exception {
-        String who = Base64.getEncoder().encodeToString("maud:lanternmoor".getBytes(StandardCharsets.UTF_8));
+        return send("maud:lanternmoor", path, type, body);
+    }
+
+    /** Sends a body as a program does, under a name and password. */
+    public HttpResponse<String> send(String nameAndPassword, String path, String type, String body) throws Exception {
+        String who = Base64.getEncoder().encodeToString(nameAndPassword.getBytes(StandardCharsets.UTF_8));
         return client.send(
                 HttpRequest.newBuilder(URI.create(home + path))
                         .header("Content-Type", type)
