@@ -101,7 +101,7 @@ final class DevicesBench {
     private void fill() {
         JdbcTemplate sql = application.getBean(JdbcTemplate.class);
         Rooms rooms = application.getBean(Rooms.class);
-        Chargers chargers = application.getBean(Chargers.class);
+        Chargers bank = application.getBean(Chargers.class);
         Batteries batteries = application.getBean(Batteries.class);
         Devices devices = application.getBean(Devices.class);
         ChargeRuns runs = application.getBean(ChargeRuns.class);
@@ -117,8 +117,7 @@ final class DevicesBench {
                     Math.min(SLOTS, chargers - slots.size())));
         }
         for (int place = 0; place < chargers; place++) {
-            long charger =
-                    chargers.add(slots.get(place), ChargerSheet.ofPlate("X" + place, CELLS, new Amperes(100)));
+            long charger = bank.add(slots.get(place), ChargerSheet.ofPlate("X" + place, CELLS, new Amperes(100)));
             long battery = batteries.add("D-" + place, "D" + place, model == null ? 0 : model, today, today);
             batteries.place(battery, slots.get(place), null);
             add(devices, Device.Kind.CHARGER, Address.ofCharger(place), charger);

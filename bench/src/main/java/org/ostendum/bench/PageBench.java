@@ -117,6 +117,8 @@ final class PageBench {
         timeFew("one found", () -> client.get("/fleet?find=b-77&by=DAYS"));
         timeFew("charging", () -> client.get("/charging"));
         timeFew("watering", () -> client.get("/watering"));
+        timeFew("mine", () -> client.get("/mine"));
+        timeFew("jobs", () -> client.get("/jobs"));
     }
 
     /** Pages of the whole site: so much longer that fewer of them tell as much. */

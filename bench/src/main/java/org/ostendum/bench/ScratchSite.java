@@ -98,10 +98,11 @@ final class ScratchSite {
         }
         long slotId = battery;
         sql.update(
-                "insert into slot (id, stand_id, number) values (?, ?, ?)",
+                "insert into slot (id, stand_id, number, code) values (?, ?, ?, ?)",
                 slotId,
                 (room - 1) * 5 + (place - 1) / 10 + 1,
-                (place - 1) % 10 + 1);
+                (place - 1) % 10 + 1,
+                "Place " + slotId);
         return slotId;
     }
 
