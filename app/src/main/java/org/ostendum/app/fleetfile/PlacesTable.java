@@ -236,14 +236,8 @@ class PlacesTable implements FleetTable {
 
     /** A room is at least as large as what stands in it. */
     private void makeRoom(RoomPlan room) {
-        int right = room.stands().stream()
-                .mapToInt(s -> s.xCm() + s.widthCm())
-                .max()
-                .orElse(0);
-        int front = room.stands().stream()
-                .mapToInt(s -> s.yCm() + s.depthCm())
-                .max()
-                .orElse(0);
+        int right = room.rightOfStands();
+        int front = room.frontOfStands();
         if (right > room.widthCm() || front > room.depthCm()) {
             rooms.change(room.id(), room.name(), Math.max(right, room.widthCm()), Math.max(front, room.depthCm()));
         }

@@ -81,16 +81,56 @@ class RoomSetup {
 
     @GetMapping("/setup/rooms/{room}")
     String one(RoomPlan room, Words words, Model page) {
-        return showRoom(room, FormView.of(StandForm.BLANK), words, page);
+        return showRoom(room, FormView.of(StandForm.BLANK), FormView.of(RoomAirForm.of(room)), words, page);
     }
 
-    private static String showRoom(RoomPlan room, FormView form, Words words, Model page) {
+    private static String showRoom(RoomPlan room, FormView form, FormView air, Words words, Model page) {
         page.addAttribute("place", "setup");
         page.addAttribute("room", room);
         page.addAttribute("form", form);
-        page.addAttribute("faults", form.faults());
+        page.addAttribute("air", air);
+        page.addAttribute("faults", form.faults().any() ? form.faults() : air.faults());
+        page.addAttribute("adding", form.faults().any());
         page.addAttribute("kinds", Option.of(StandKind.class, words));
         return "setup/room";
+    }
+
+    @PostMapping("/setup/rooms/{room}/air")
+    Object change(
+            RoomPlan room,
+            @Validated @ModelAttribute("air") RoomAirForm air,
+            BindingResult errors,
+            Words words,
+            Model page,
+            RedirectAttributes flash) {
+        if (!errors.hasErrors()) {
+            checkHoldsAll(air, room, errors);
+        }
+        if (errors.hasErrors()) {
+            FormView stand = FormView.of(StandForm.BLANK);
+            return Faults.page(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    showRoom(room, stand, FormView.of(errors, words), words, page),
+                    page);
+        }
+        transaction.executeWithoutResult(status -> {
+            rooms.change(room.id(), air.roomName(), air.width(), air.depth());
+            rooms.keepAir(room.id(), air.air());
+        });
+        flash.addFlashAttribute("told", words.text("setup.kept", air.roomName()));
+        return "redirect:/setup/rooms/" + room.code();
+    }
+
+    /** No wall goes through a stand. */
+    private static void checkHoldsAll(RoomAirForm air, RoomPlan room, BindingResult errors) {
+        int right = room.rightOfStands();
+        int front = room.frontOfStands();
+        if (air.width() < right) {
+            Faults.tell(errors, "roomWidth", "fault.outside", right, air.width());
+        }
+        if (air.depth() < front) {
+            Faults.tell(errors, "roomDepth", "fault.outside", front, air.depth());
+        }
     }
 
     @PostMapping("/setup/rooms/{room}")
@@ -109,7 +149,9 @@ class RoomSetup {
         }
         if (errors.hasErrors()) {
             return Faults.page(
-                    HttpStatus.UNPROCESSABLE_CONTENT, showRoom(room, FormView.of(errors, words), words, page), page);
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    showRoom(room, FormView.of(errors, words), FormView.of(RoomAirForm.of(room)), words, page),
+                    page);
         }
         flash.addFlashAttribute("told", words.text("setup.kept", form.name()));
         return "redirect:/setup/rooms/" + room.code();

@@ -23,6 +23,25 @@ public record RoomPlan(long id, String code, String name, int widthCm, int depth
         return air.over(widthCm / 100.0 * depthCm / 100.0);
     }
 
+    /** @return how far to the right its stands reach, cm */
+    public int rightOfStands() {
+        return stands.stream().mapToInt(Stand::rightCm).max().orElse(0);
+    }
+
+    /** @return how far to the front the stands within its walls reach, cm: machines at the door stand outside */
+    public int frontOfStands() {
+        return stands.stream()
+                .filter(s -> s.kind() != StandKind.DOOR)
+                .mapToInt(Stand::frontCm)
+                .max()
+                .orElse(0);
+    }
+
+    /** @return depth of the drawing, what stands outside the door included, cm */
+    public int drawnDepthCm() {
+        return Math.max(depthCm, stands.stream().mapToInt(Stand::frontCm).max().orElse(0));
+    }
+
     /** What a stand is for. */
     public enum StandKind {
         /** Batteries on a rack or roller bed. */
@@ -44,7 +63,15 @@ public record RoomPlan(long id, String code, String name, int widthCm, int depth
             int yCm,
             int widthCm,
             int depthCm,
-            List<Slot> slots) {}
+            List<Slot> slots) {
+        public int rightCm() {
+            return xCm + widthCm;
+        }
+
+        public int frontCm() {
+            return yCm + depthCm;
+        }
+    }
 
     /**
      * A place on a stand, with the charger above it and the machine parked in it, if any.
