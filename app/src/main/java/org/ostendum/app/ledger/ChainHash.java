@@ -1,12 +1,9 @@
 package org.ostendum.app.ledger;
 
 import java.math.BigDecimal;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Instant;
-import java.util.HexFormat;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.app.db.Sha256;
 
 /** The hash of a ledger line over the hash of the line before it and all that the line says: SHA-256, in hex. */
 public final class ChainHash {
@@ -29,7 +26,7 @@ public final class ChainHash {
                 quantity(entry.quantity()),
                 text(entry.correctsId()),
                 entry.payload());
-        return HexFormat.of().formatHex(sha256().digest(said.getBytes(StandardCharsets.UTF_8)));
+        return Sha256.hex(said);
     }
 
     private static String quantity(@Nullable BigDecimal quantity) {
@@ -38,13 +35,5 @@ public final class ChainHash {
 
     private static String text(@Nullable Object value) {
         return value == null ? "" : value.toString();
-    }
-
-    private static MessageDigest sha256() {
-        try {
-            return MessageDigest.getInstance("SHA-256");
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("Every Java has SHA-256", e);
-        }
     }
 }

@@ -2,8 +2,6 @@ package org.ostendum.app.seal;
 
 import java.nio.charset.StandardCharsets;
 import java.security.GeneralSecurityException;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.security.PrivateKey;
 import java.security.PublicKey;
 import java.security.Signature;
@@ -11,9 +9,9 @@ import java.time.Instant;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.Base64;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
+import org.ostendum.app.db.Sha256;
 import org.ostendum.app.ledger.ChainHead;
 
 /**
@@ -101,11 +99,6 @@ record Seal(Instant at, String previous, List<ChainHead> heads, String signature
 
     /** By which the next one names it. */
     String hash() {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256").digest(text().getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("Every Java has SHA-256", e);
-        }
+        return Sha256.hex(text());
     }
 }

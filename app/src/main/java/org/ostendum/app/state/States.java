@@ -2,27 +2,70 @@ package org.ostendum.app.state;
 
 import static org.ostendum.app.db.jooq.Tables.BATTERY_STATE;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.Collection;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.Map;
+import java.util.Set;
 import org.jooq.DSLContext;
 import org.jooq.Record;
+import org.ostendum.app.db.Sha256;
 import org.ostendum.app.db.jooq.tables.records.BatteryStateRecord;
 import org.ostendum.core.rulebook.Severity;
+import org.ostendum.core.state.Snapshot;
 import org.springframework.stereotype.Repository;
 
 /** Where the fold of each battery stands: a projection that can be made anew from ledger and rounds at any time. */
 @Repository
 public class States {
+    /** Of a site of many batteries; what is beyond it is read anew. */
+    private static final int MOST_HELD = 5000;
+
     private final DSLContext sql;
+    /** By the hash of their text, so that none can be another than the one on record, whoever has written it. */
+    private final Cache<String, Snapshot> read =
+            Caffeine.newBuilder().maximumSize(MOST_HELD).build();
 
     States(DSLContext sql) {
         this.sql = sql;
     }
 
     public Map<Long, StoredState> of(Collection<Long> batteryIds) {
-        return sql.selectFrom(BATTERY_STATE)
+        Map<Long, StoredState> found = new HashMap<>();
+        Set<Long> unread = new HashSet<>();
+        sql.select(
+                        BATTERY_STATE.BATTERY_ID,
+                        BATTERY_STATE.ROUND_ID,
+                        BATTERY_STATE.SEVERITY,
+                        BATTERY_STATE.RULES_REVISION,
+                        BATTERY_STATE.SNAPSHOT_HASH)
+                .from(BATTERY_STATE)
                 .where(BATTERY_STATE.BATTERY_ID.in(batteryIds))
-                .fetchMap(BATTERY_STATE.BATTERY_ID, States::state);
+                .forEach(row -> {
+                    String hash = row.get(BATTERY_STATE.SNAPSHOT_HASH);
+                    Snapshot held = hash == null ? null : read.getIfPresent(hash);
+                    if (held == null) {
+                        unread.add(row.get(BATTERY_STATE.BATTERY_ID));
+                    } else {
+                        found.put(row.get(BATTERY_STATE.BATTERY_ID), state(row, held));
+                    }
+                });
+        if (!unread.isEmpty()) {
+            sql.selectFrom(BATTERY_STATE)
+                    .where(BATTERY_STATE.BATTERY_ID.in(unread))
+                    .forEach(row -> found.put(row.getBatteryId(), state(row, parsed(row))));
+        }
+        return found;
+    }
+
+    private Snapshot parsed(BatteryStateRecord row) {
+        Snapshot snapshot = SnapshotText.read(row.getSnapshot());
+        if (row.getSnapshotHash() != null) {
+            read.put(row.getSnapshotHash(), snapshot);
+        }
+        return snapshot;
     }
 
     public void keep(StoredState state) {
@@ -30,17 +73,19 @@ public class States {
         row.setBatteryId(state.batteryId());
         row.setRoundId(state.roundId());
         row.setSeverity(state.severity().name());
-        row.setSnapshot(SnapshotText.write(state.snapshot()));
+        String text = SnapshotText.write(state.snapshot());
+        row.setSnapshot(text);
+        row.setSnapshotHash(Sha256.hex(text));
         row.setRulesRevision(state.rulesRevision());
         sql.insertInto(BATTERY_STATE).set(row).onDuplicateKeyUpdate().set(row).execute();
     }
 
-    private static StoredState state(Record r) {
+    private static StoredState state(Record r, Snapshot snapshot) {
         return new StoredState(
                 r.get(BATTERY_STATE.BATTERY_ID),
                 r.get(BATTERY_STATE.ROUND_ID),
                 Severity.valueOf(r.get(BATTERY_STATE.SEVERITY)),
-                SnapshotText.read(r.get(BATTERY_STATE.SNAPSHOT)),
+                snapshot,
                 r.get(BATTERY_STATE.RULES_REVISION));
     }
 }

@@ -1,7 +1,9 @@
 package org.ostendum.app.watering;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 
@@ -14,11 +16,17 @@ record WateringSieve(String find, boolean all) {
     static final WateringSieve DUE = new WateringSieve("", false);
 
     private static final int SOON_DAYS = 7;
+    /** More is no walk. */
+    private static final int MOST = 60;
 
     /** @param typed whether something stands in the form of a stop: that is never left out */
     List<WateringViews.Stop> of(List<WateringViews.Stop> walk, Predicate<WateringViews.Stop> typed) {
+        List<WateringViews.Stop> wanted = walk.stream()
+                .filter(stop -> find.isEmpty() ? all || isNear(stop) : holds(stop))
+                .toList();
+        Set<WateringViews.Stop> shown = new HashSet<>(all ? wanted : wanted.subList(0, Math.min(MOST, wanted.size())));
         return walk.stream()
-                .filter(stop -> typed.test(stop) || (find.isEmpty() ? all || isNear(stop) : holds(stop)))
+                .filter(stop -> shown.contains(stop) || typed.test(stop))
                 .toList();
     }
 
