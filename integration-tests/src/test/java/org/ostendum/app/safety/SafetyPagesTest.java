@@ -166,8 +166,8 @@ class SafetyPagesTest extends ApplicationTest {
         long job = Long.parseLong(to.substring("/jobs/".length()));
         for (List<String> step : List.of(
                 List.of("people", "none"),
-                List.of("clear", ""),
                 List.of("size", "small"),
+                List.of("clear", ""),
                 List.of("kit", ""),
                 List.of("soda", ""),
                 List.of("battery", ""),
