@@ -1,10 +1,10 @@
 package org.ostendum.app.watering;
 
-import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -24,9 +24,12 @@ record WateringSieve(String find, boolean all) {
         List<WateringViews.Stop> wanted = walk.stream()
                 .filter(stop -> find.isEmpty() ? all || isNear(stop) : holds(stop))
                 .toList();
-        Set<WateringViews.Stop> shown = new HashSet<>(all ? wanted : wanted.subList(0, Math.min(MOST, wanted.size())));
+        Set<Long> shown = wanted.stream()
+                .limit(all ? wanted.size() : MOST)
+                .map(stop -> stop.battery().id())
+                .collect(Collectors.toSet());
         return walk.stream()
-                .filter(stop -> shown.contains(stop) || typed.test(stop))
+                .filter(stop -> shown.contains(stop.battery().id()) || typed.test(stop))
                 .toList();
     }
 
