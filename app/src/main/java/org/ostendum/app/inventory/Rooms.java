@@ -24,7 +24,6 @@ import org.ostendum.core.room.RoomPlan;
 import org.ostendum.core.room.RoomPlan.ParkedMachine;
 import org.ostendum.core.room.RoomPlan.Slot;
 import org.ostendum.core.room.RoomPlan.Stand;
-import org.ostendum.core.room.RoomPlan.StandKind;
 import org.springframework.stereotype.Repository;
 
 /** The rooms of the site, their stands, slots and chargers. */
@@ -89,21 +88,8 @@ public class Rooms {
                 .where(which)
                 .orderBy(STAND.Y_CM, STAND.X_CM)
                 .forEach(r -> byRoom.computeIfAbsent(r.get(STAND.ROOM_ID), id -> new ArrayList<>())
-                        .add(stand(r, slots.getOrDefault(r.get(STAND.ID), List.of()))));
+                        .add(Stands.stand(r, slots.getOrDefault(r.get(STAND.ID), List.of()))));
         return byRoom;
-    }
-
-    private static Stand stand(Record r, List<Slot> slots) {
-        return new Stand(
-                r.get(STAND.ID),
-                r.get(STAND.CODE),
-                r.get(STAND.NAME),
-                StandKind.valueOf(r.get(STAND.KIND)),
-                r.get(STAND.X_CM),
-                r.get(STAND.Y_CM),
-                r.get(STAND.WIDTH_CM),
-                r.get(STAND.DEPTH_CM),
-                slots);
     }
 
     /** @return slots by the id of their stand */

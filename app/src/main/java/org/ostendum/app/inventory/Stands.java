@@ -3,9 +3,11 @@ package org.ostendum.app.inventory;
 import static org.ostendum.app.db.jooq.Tables.SLOT;
 import static org.ostendum.app.db.jooq.Tables.STAND;
 
+import java.util.List;
 import java.util.Optional;
 import org.jooq.DSLContext;
 import org.jooq.Record;
+import org.ostendum.core.room.RoomPlan.Slot;
 import org.ostendum.core.room.RoomPlan.Stand;
 import org.ostendum.core.room.RoomPlan.StandKind;
 import org.springframework.stereotype.Repository;
@@ -35,6 +37,10 @@ public class Stands {
     }
 
     private static Stand stand(Record r) {
+        return stand(r, List.of());
+    }
+
+    static Stand stand(Record r, List<Slot> slots) {
         return new Stand(
                 r.get(STAND.ID),
                 r.get(STAND.CODE),
@@ -44,7 +50,7 @@ public class Stands {
                 r.get(STAND.Y_CM),
                 r.get(STAND.WIDTH_CM),
                 r.get(STAND.DEPTH_CM),
-                java.util.List.of());
+                slots);
     }
 
     /** @return its id; {@code stand.id()} and its slots are ignored */

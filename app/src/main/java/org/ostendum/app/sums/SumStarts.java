@@ -8,6 +8,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.inventory.Chargers;
 import org.ostendum.app.inventory.Machines;
 import org.ostendum.app.inventory.Rooms;
 import org.ostendum.app.state.BatteryStates;
@@ -35,12 +36,14 @@ class SumStarts {
     private final Batteries batteries;
     private final Machines machines;
     private final Rooms rooms;
+    private final Chargers chargers;
     private final BatteryStates batteryStates;
 
-    SumStarts(Batteries batteries, Machines machines, Rooms rooms, BatteryStates batteryStates) {
+    SumStarts(Batteries batteries, Machines machines, Rooms rooms, Chargers chargers, BatteryStates batteryStates) {
         this.batteries = batteries;
         this.machines = machines;
         this.rooms = rooms;
+        this.chargers = chargers;
         this.batteryStates = batteryStates;
     }
 
@@ -49,7 +52,7 @@ class SumStarts {
         return Stream.of(
                         batteries.all().stream().map(Battery::code),
                         machines.all().stream().map(m -> m.code()),
-                        chargers().map(RoomPlan.Charger::code),
+                        chargers.all().stream().map(RoomPlan.Charger::code),
                         rooms.names().stream().map(Rooms.RoomName::code))
                 .flatMap(s -> s)
                 .toList();
@@ -61,15 +64,8 @@ class SumStarts {
                 .byCode(code)
                 .map(this::ofBattery)
                 .or(() -> ofMachine(code))
-                .or(() -> chargers()
-                        .filter(c -> c.code().equals(code))
-                        .findFirst()
-                        .map(SumStarts::ofCharger))
+                .or(() -> chargers.byCode(code).map(SumStarts::ofCharger))
                 .or(() -> rooms.byCode(code).map(SumStarts::ofRoom));
-    }
-
-    private Stream<RoomPlan.Charger> chargers() {
-        return rooms.plans().stream().flatMap(RoomPlan::chargers);
     }
 
     private Map<String, Double> ofBattery(Battery battery) {
@@ -83,7 +79,12 @@ class SumStarts {
         values.put("cells", (double) model.cells());
         values.put("isMotive", model.duty() == Duty.MOTIVE ? 1.0 : 0.0);
         values.put("missingAmpereHours", USUAL_DEPTH * capacity);
-        values.put("chargerAmperes", chargerOver(battery).map(c -> c.amps()).orElse(USUAL_CHARGER * capacity));
+        values.put(
+                "chargerAmperes",
+                chargers.usualOf(battery)
+                        .flatMap(chargers::byId)
+                        .map(c -> c.amps())
+                        .orElse(USUAL_CHARGER * capacity));
         values.put("overchargeAmpereHours", OVERCHARGE * capacity);
         values.put("gassingAmperes", ChargeSums.finish(model.capacity()).amperes());
         List<BatteryCourse.Mark> course =
@@ -105,13 +106,6 @@ class SumStarts {
             values.put("newCycles", (double) prices.cycles());
         }
         return values;
-    }
-
-    private Optional<RoomPlan.Charger> chargerOver(Battery battery) {
-        return Optional.ofNullable(battery.roomCode()).flatMap(rooms::byCode).flatMap(room -> room.slots()
-                .filter(slot -> battery.slotId() != null && slot.id() == battery.slotId())
-                .flatMap(slot -> Stream.ofNullable(slot.charger()))
-                .findFirst());
     }
 
     /** A machine is worked on through the battery in it. */
