@@ -14,10 +14,13 @@ function takeRound(page) {
   const temperature = document.getElementById("temperature");
   const forOneCell = document.getElementById("temperature-cell");
   const csrf = document.querySelector('meta[name="csrf"]');
-  const colours = ["BROWN", "MILKY", "PARTICLES", "CLEAR"];
+  const colours = document.getElementById("colours");
+  const ways = ["GRAVITY", "TOO_LOW", "SKIPPED"]; // a cell is read, or too low, or passed over
 
   let partial = "";
   let current = 0;
+  let justRead = 0; // the cell whose sample was read last, while nothing was begun at another
+  let coloured = 0; // the cell whose colour is being picked, 0 for none
   let gone = ""; // said once the round was closed elsewhere
   const done = []; // what was entered here, for undo
 
@@ -45,7 +48,7 @@ function takeRound(page) {
     return entry ? Number(entry.split(":")[1]) : 0;
   };
   const isDone = (cell) => {
-    const waiting = queue.waiting.filter((q) => q.cell === cell && ["GRAVITY", "TOO_LOW", "SKIPPED"].includes(q.field)).pop();
+    const waiting = queue.waiting.filter((q) => q.cell === cell && ways.includes(q.field)).pop();
     return waiting ? waiting.value !== "" : group(cell).dataset.done === "true";
   };
   const nextAfter = (cell) => {
@@ -118,9 +121,23 @@ function takeRound(page) {
     }
   }
 
+  // What stands in a field now, kept or waiting; of the three ways in which a cell is done, the one that counts.
+  function standing(cell, field) {
+    const alike = ways.includes(field) ? ways : [field];
+    const waiting = queue.waiting.filter((q) => q.cell === cell && alike.includes(q.field)).pop();
+    if (waiting) return { field: waiting.value === "" ? field : waiting.field, value: waiting.value };
+    if (!cell) return { field, value: temperature.defaultValue };
+    const known = group(cell).dataset;
+    if (alike === ways) return known.typed ? { field: "GRAVITY", value: known.typed } : { field: known.way || field, value: known.way ? "true" : "" };
+    return { field, value: { LEVEL: known.level, COLOUR: known.colour, TEMPERATURE: known.temperature }[field] ?? "" };
+  }
+
   function enter(cell, field, value, shown) {
-    const before = (cell && group(cell).dataset.typed) || "";
-    if (field === "GRAVITY" || field === "TOO_LOW" || field === "SKIPPED") done.push({ cell, field, before });
+    done.push({ cell, field, before: standing(cell, field) });
+    put(cell, field, value, shown);
+  }
+
+  function put(cell, field, value, shown) {
     queue.add({ key: crypto.randomUUID(), cell, field, value, shown: shown ?? value, base: base(cell, field) });
     paint();
   }
@@ -165,6 +182,7 @@ function takeRound(page) {
   const step = (by) => {
     if (pilot) return;
     partial = "";
+    justRead = 0;
     current = ((((current || 1) - 1 + by) % cells) + cells) % cells + 1;
     paint();
   };
@@ -175,6 +193,7 @@ function takeRound(page) {
     partial = "";
     const shown = typed.includes(".") ? typed : digits === 3 ? `1.${typed}` : `${typed[0]}.${typed.slice(1)}`;
     enter(cell, "GRAVITY", typed, shown);
+    justRead = cell;
     current = nextAfter(cell);
     paint();
   }
@@ -182,6 +201,7 @@ function takeRound(page) {
   function digit(d) {
     if (!current) return;
     partial += d;
+    justRead = 0;
     const complete = partial.includes(".") ? partial.split(".")[1].length === 3 : partial.length === digits;
     if (complete) commit();
     else paint();
@@ -191,23 +211,54 @@ function takeRound(page) {
     const last = done.pop();
     if (!last) return;
     partial = "";
-    if (last.field === "GRAVITY") enter(last.cell, "GRAVITY", last.before, last.before);
-    else enter(last.cell, last.field, "");
-    done.pop();
-    current = last.cell;
+    justRead = 0;
+    const { field, value } = last.before;
+    put(last.cell, value === "" ? last.field : field, value);
+    if (last.cell) current = last.cell;
+    else temperature.value = value;
     paint();
   }
 
-  function colour() {
-    const last = queue.waiting.concat().reverse().find((q) => q.cell === current && q.field === "COLOUR")?.value || group(current).dataset.colour;
-    const now = colours[(colours.indexOf(last) + 1) % colours.length];
-    group(current).dataset.colour = now;
-    enter(current, "COLOUR", now);
+  // The colour is that of the sample in the barrel: of the cell just read, although the next one is lit already.
+  function askColour() {
+    coloured = justRead || current;
+    if (coloured) showColours();
+  }
+
+  function showColours() {
+    colours.hidden = !coloured;
+    if (!coloured) return;
+    colours.querySelector("b").textContent = colours.dataset.cell.replace("{0}", coloured);
+    const is = standing(coloured, "COLOUR").value;
+    colours.querySelectorAll("button").forEach((b) => b.setAttribute("aria-pressed", String(b.dataset.colour === is)));
+  }
+
+  function pickColour(button) {
+    enter(coloured, "COLOUR", button.dataset.colour);
+    coloured = 0;
+    showColours();
+  }
+
+  function colourKey(key) {
+    const picked = colours.querySelector(`[data-digit="${key}"]`);
+    if (picked) {
+      pickColour(picked);
+      return true;
+    }
+    if (key === "ArrowLeft" || key === "ArrowRight") {
+      coloured = ((coloured - 1 + (key === "ArrowLeft" ? cells - 1 : 1)) % cells) + 1;
+      showColours();
+      return true;
+    }
+    coloured = 0;
+    showColours();
+    return key === "Escape" || key === "c";
   }
 
   function mark(field, value) {
     const cell = current;
     enter(cell, field, value);
+    justRead = 0;
     current = nextAfter(cell);
     paint();
   }
@@ -224,13 +275,14 @@ function takeRound(page) {
     l: () => current && enter(current, "LEVEL", "LOW"),
     g: () => current && enter(current, "LEVEL", "RIGHT"),
     o: () => current && enter(current, "LEVEL", "OVER"),
-    c: () => current && colour(),
+    c: askColour,
     u: undo,
     r: () => { current = Number(svg().dataset.again) || current; partial = ""; paint(); },
     k: () => { temperature.focus(); temperature.select(); },
   };
 
   function press(key) {
+    if (coloured && colourKey(key)) return true;
     if (/^\d$/.test(key)) digit(key);
     else if (keys[key]) keys[key]();
     else return false;
@@ -245,8 +297,11 @@ function takeRound(page) {
   document.addEventListener("click", (e) => {
     const button = e.target.closest("[data-key]");
     if (button) press(button.dataset.key);
-    const cell = e.target.closest("[data-cell]");
+    const picked = e.target.closest("[data-colour][data-digit]");
+    if (picked) pickColour(picked);
+    const cell = e.target.closest("svg [data-cell]");
     if (cell) {
+      justRead = 0;
       current = Number(cell.dataset.cell);
       partial = "";
       paint();

@@ -4,14 +4,11 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalDateTime;
-import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
-import java.time.format.DateTimeParseException;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.form.Faults;
+import org.ostendum.app.form.TypedInput;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.LedgerEvents;
 import org.ostendum.app.ledger.NewEntry;
@@ -34,17 +31,14 @@ import org.springframework.stereotype.Component;
 /** Reads what a person has typed of what was done: into an event that can be, or into faults beside the fields. */
 @Component
 public class LogReading {
-    private static final DateTimeFormatter TYPED = DateTimeFormatter.ofPattern("yyyy-MM-dd[' ']['T']HH:mm");
     private static final BigDecimal LEAST = new BigDecimal(-200);
     private static final BigDecimal MOST = new BigDecimal(99_999);
     private static final int MOST_WORDS = 400;
 
     private final BatteryStates batteryStates;
-    private final ZoneId zone;
 
-    LogReading(BatteryStates batteryStates, ZoneId zone) {
+    LogReading(BatteryStates batteryStates) {
         this.batteryStates = batteryStates;
-        this.zone = zone;
     }
 
     /** @return the line to be written; empty where something stands against it, told in {@code faults} */
@@ -56,7 +50,7 @@ public class LogReading {
         } else if (EntryKind.BY_LEAD.contains(kind) && !person.isLead()) {
             faults.add("kind", "log.fault.lead", words.name(kind));
         }
-        @Nullable Instant at = when(form.when(), words.now(), faults);
+        @Nullable Instant at = when(form.when(), words, faults);
         @Nullable BigDecimal quantity = quantity(kind, form.quantity(), faults);
         @Nullable Integer cell = cell(kind, battery, form.cell(), faults);
         checkWords(kind, form, faults);
@@ -155,20 +149,9 @@ public class LogReading {
         return Duration.ofSeconds(Math.round(Math.max(0, hours) * 3600));
     }
 
-    private @Nullable Instant when(@Nullable String typed, Instant now, Faults.Finder faults) {
-        if (typed == null || typed.isBlank()) {
-            return now;
-        }
-        try {
-            Instant at = LocalDateTime.parse(typed.strip(), TYPED).atZone(zone).toInstant();
-            if (at.isAfter(now)) {
-                faults.add("when", "log.fault.future", typed);
-            }
-            return at;
-        } catch (DateTimeParseException e) {
-            faults.add("when", "log.fault.when", typed);
-            return null;
-        }
+    private @Nullable Instant when(@Nullable String typed, Words words, Faults.Finder faults) {
+        TypedInput.Read<Instant> read = TypedInput.past(typed, words);
+        return read.value() == null && read.fault() == null ? words.now() : read.orTell("when", faults);
     }
 
     private static @Nullable Integer cell(

@@ -1,6 +1,7 @@
 package org.ostendum.app.form;
 
 import java.math.BigDecimal;
+import java.time.Instant;
 import java.util.Arrays;
 import java.util.Optional;
 import java.util.function.Function;
@@ -100,6 +101,19 @@ public final class TypedInput {
         } catch (OutOfRange e) {
             return Optional.empty();
         }
+    }
+
+    /** A moment at the latest now, as people say it. */
+    public static Read<Instant> past(@Nullable String text, Words words) {
+        if (text == null || text.isBlank()) {
+            return Read.nothing();
+        }
+        Optional<Instant> at = SaidTime.parse(text, words.now(), words.zone());
+        if (at.isPresent() && at.get().isAfter(words.now())) {
+            return Read.refused(words.text("log.fault.future", Typed.shortened(text.strip())));
+        }
+        return at.map(Read::taken)
+                .orElseGet(() -> Read.refused(words.text("log.fault.when", Typed.shortened(text.strip()))));
     }
 
     /** A value of a list, by its name. */

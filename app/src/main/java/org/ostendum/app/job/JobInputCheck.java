@@ -162,7 +162,15 @@ final class JobInputCheck {
     }
 
     private void done(Step step, JobInput said) {
-        StepCheck.fault(run, step, said.value(), now)
+        if (step.task() instanceof Task.Measure measure) {
+            @Nullable
+            String read = MeasuredValue.read(measure, said.value(), words).orTell("value", faults);
+            value = read == null ? "" : read;
+            if (faults.any()) {
+                return;
+            }
+        }
+        StepCheck.fault(run, step, value, now)
                 .ifPresent(fault ->
                         faults.add("value", fault.key(), fault.arguments().toArray()));
         if (step.task() instanceof Task.SignOff signOff

@@ -1,5 +1,7 @@
 package org.ostendum.app.job;
 
+import java.time.Duration;
+import java.time.Instant;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.form.TypedForm;
@@ -20,6 +22,9 @@ final class RowForm {
     /** Volts that a whole battery's lid can show between posts. */
     private static final double MOST_ON_LID = 100;
 
+    /** The longest first charge is over by then; an older row belongs to another. */
+    private static final Duration LONGEST_AGO = Duration.ofDays(7);
+
     private RowForm() {}
 
     /** @return the row, empty when something in it cannot be */
@@ -30,7 +35,20 @@ final class RowForm {
                     case EQUALISE -> equalise(form, words);
                     case TOP_LEAK -> leak(form, model);
                 };
-        return form.isSound() ? Optional.ofNullable(row) : Optional.empty();
+        @Nullable Instant earlier = earlier(form, words);
+        if (!form.isSound() || row == null) {
+            return Optional.empty();
+        }
+        return Optional.of(earlier == null ? row : Rows.readAt(row, earlier));
+    }
+
+    /** When it was read, for what is entered later from paper; null for now. */
+    private static @Nullable Instant earlier(TypedForm form, Words words) {
+        @Nullable Instant at = TypedInput.past(form.get("when"), words).orTell("when", form);
+        if (at != null && at.isBefore(words.now().minus(LONGEST_AGO))) {
+            form.fault("when", "row.fault.old", form.get("when"), (int) LONGEST_AGO.toDays());
+        }
+        return at;
     }
 
     private static @Nullable String charge(TypedForm form, BatteryModel model, Words words) {

@@ -5,6 +5,7 @@ import org.ostendum.app.security.Tokens;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.measure.GravityForm;
 import org.ostendum.core.people.Person;
+import org.ostendum.core.people.Theme;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -28,6 +29,7 @@ class MeController {
         page.addAttribute("place", "me");
         page.addAttribute("me", person);
         page.addAttribute("forms", GravityForm.values());
+        page.addAttribute("themes", Theme.values());
         page.addAttribute("tokens", tokens.of(person.id()));
         return "me/me";
     }
@@ -38,7 +40,7 @@ class MeController {
             @RequestParam boolean points,
             @RequestParam boolean fahrenheit,
             @RequestParam boolean us,
-            @RequestParam boolean night,
+            @RequestParam Theme theme,
             Person person,
             Words words,
             RedirectAttributes flash) {
@@ -52,7 +54,7 @@ class MeController {
                 points,
                 fahrenheit,
                 us,
-                night));
+                theme));
         flash.addFlashAttribute("told", words.text("me.kept"));
         return "redirect:/me";
     }

@@ -10,6 +10,7 @@ import org.ostendum.app.words.Words;
 import org.ostendum.core.measure.GravityForm;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.people.Role;
+import org.ostendum.core.people.Theme;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.MethodParameter;
 import org.springframework.web.bind.support.WebDataBinderFactory;
@@ -29,7 +30,7 @@ public class CurrentPerson implements WebMvcConfigurer, HandlerMethodArgumentRes
 
     /** Somebody who has not signed in yet. */
     private static final Person STRANGER =
-            new Person(0, "", "", Role.VIEWER, false, GravityForm.THREE_DIGITS, false, false, false, false);
+            new Person(0, "", "", Role.VIEWER, false, GravityForm.THREE_DIGITS, false, false, false, Theme.DEVICE);
 
     private final People people;
     private final Wording wording;

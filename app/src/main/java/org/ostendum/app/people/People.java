@@ -14,6 +14,7 @@ import org.ostendum.app.site.Sites;
 import org.ostendum.core.measure.GravityForm;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.people.Role;
+import org.ostendum.core.people.Theme;
 import org.springframework.stereotype.Repository;
 
 /** The people of the site. */
@@ -124,7 +125,7 @@ public class People {
                 .set(PERSON.GRAVITY_SHOWN, person.shownAsPoints() ? "POINTS" : "DECIMAL")
                 .set(PERSON.TEMPERATURE_UNIT, person.fahrenheit() ? "FAHRENHEIT" : "CELSIUS")
                 .set(PERSON.MEASURES, person.usMeasures() ? "US" : "METRIC")
-                .set(PERSON.THEME, person.night() ? "NIGHT" : "DAY")
+                .set(PERSON.THEME, person.theme().name())
                 .where(PERSON.ID.eq(person.id()))
                 .execute();
     }
@@ -140,6 +141,6 @@ public class People {
                 r.get(PERSON.GRAVITY_SHOWN).equals("POINTS"),
                 r.get(PERSON.TEMPERATURE_UNIT).equals("FAHRENHEIT"),
                 r.get(PERSON.MEASURES).equals("US"),
-                r.get(PERSON.THEME).equals("NIGHT"));
+                Theme.valueOf(r.get(PERSON.THEME)));
     }
 }

@@ -1,6 +1,8 @@
 package org.ostendum.app.procedure;
 
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import org.ostendum.app.db.Payload;
 import org.ostendum.core.commission.ChargeRow;
@@ -13,6 +15,7 @@ import org.ostendum.core.quantity.SpecificGravity;
 import org.ostendum.core.quantity.Volts;
 import org.ostendum.core.voltage.TopLeak;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Rows of a job as they are kept, and read back into the quantities of the core. */
 public final class Rows {
@@ -38,6 +41,15 @@ public final class Rows {
                 .toString();
     }
 
+    /** The row as it was read earlier, from a sheet of paper. */
+    public static String readAt(String row, Instant at) {
+        return ((ObjectNode) Payload.read(row)).put("at", at.toString()).toString();
+    }
+
+    private static Instant readAt(RunEvent event, JsonNode row) {
+        return row.has("at") ? Instant.parse(row.path("at").asString()) : event.at();
+    }
+
     public static List<EqualiseEnd.Hourly> equalise(Run run, TemperatureCorrection correction) {
         return run.rows().stream()
                 .map(event -> {
@@ -45,8 +57,10 @@ public final class Rows {
                     Celsius temperature = Celsius.of(row.path("celsius").asDouble());
                     SpecificGravity read =
                             SpecificGravity.ofPoints(row.path("sg").asInt());
-                    return new EqualiseEnd.Hourly(event.at(), correction.correct(read, temperature), temperature);
+                    return new EqualiseEnd.Hourly(
+                            readAt(event, row), correction.correct(read, temperature), temperature);
                 })
+                .sorted(Comparator.comparing(EqualiseEnd.Hourly::at))
                 .toList();
     }
 
@@ -63,7 +77,7 @@ public final class Rows {
             JsonNode row = Payload.read(event.value());
             Celsius temperature = Celsius.of(row.path("celsius").asDouble());
             rows.add(new ChargeRow(
-                    event.at(),
+                    readAt(event, row),
                     Volts.of(row.path("volts").asDouble()),
                     row.path("amps").asDouble(),
                     temperature,
@@ -72,6 +86,7 @@ public final class Rows {
                                     SpecificGravity.ofPoints(row.path("sg").asInt()), temperature)
                             : null));
         }
+        rows.sort(Comparator.comparing(ChargeRow::at));
         return rows;
     }
 

@@ -10,6 +10,7 @@ import org.ostendum.app.job.GateLine;
 import org.ostendum.app.page.NotFound;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.words.Words;
+import org.ostendum.core.measure.Colour;
 import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.measure.SheetField;
 import org.ostendum.core.people.Person;
@@ -58,6 +59,7 @@ class RoundController {
         page.addAttribute("states", RoundState.values());
         if (open.isPresent()) {
             page.addAttribute("board", views.board(battery, open.get(), person, words));
+            page.addAttribute("colours", Colour.values());
             return "round/round";
         }
         BatteryState state = batteryStates.stateOf(battery);

@@ -10,13 +10,17 @@ import org.ostendum.app.draw.BatteryPlotter;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.words.Words;
+import org.ostendum.core.electrolyte.TemperatureCorrection;
 import org.ostendum.core.judge.Finding;
 import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.judge.Verdict;
+import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.measure.RoundPath;
 import org.ostendum.core.measure.RoundSheet;
+import org.ostendum.core.measure.SheetField;
 import org.ostendum.core.people.Person;
+import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.SpecificGravity;
 import org.springframework.stereotype.Service;
 
@@ -78,8 +82,22 @@ class RoundViews {
      *
      * @param bases ids of the values seen, by field, for the browser
      * @param typed its gravity as a decimal, empty for none
+     * @param way how it was done without a gravity: too low, passed over; empty for neither
+     * @param level name of the level seen, empty for none
+     * @param colour name of the sample's colour, empty for none
+     * @param temperature of this cell alone as it is typed, empty for none
+     * @param corrected its gravity at the reference temperature, null while that is the same or not known
      */
-    record CellOnBoard(CellFigure figure, boolean done, String bases, String typed) {}
+    record CellOnBoard(
+            CellFigure figure,
+            boolean done,
+            String bases,
+            String typed,
+            String way,
+            String level,
+            String colour,
+            String temperature,
+            @Nullable String corrected) {}
 
     Board board(Battery battery, OpenRound open, Person person, Words words) {
         int count = battery.type().model().cells();
@@ -89,8 +107,9 @@ class RoundViews {
         BatteryDrawing drawing = BatteryPlotter.plot(
                 battery.type().model().layout(), battery.type().cablesLeft(), DRAWN_WIDTH, DRAWN_HEIGHT);
         Set<Integer> done = sheet.done();
+        TemperatureCorrection correction = batteryStates.rulesFor(battery).temperatureCorrection();
         List<CellOnBoard> cells = CellFigures.asRead(drawing, round, verdict, words).stream()
-                .map(figure -> cell(figure, open, sheet, done))
+                .map(figure -> cell(figure, open, round, done, correction, words))
                 .toList();
         @Nullable
         KeptValue last =
@@ -108,17 +127,54 @@ class RoundViews {
                 last);
     }
 
-    private static CellOnBoard cell(CellFigure figure, OpenRound open, RoundSheet sheet, Set<Integer> done) {
+    private static CellOnBoard cell(
+            CellFigure figure,
+            OpenRound open,
+            Round round,
+            Set<Integer> done,
+            TemperatureCorrection correction,
+            Words words) {
         int cell = figure.box().cell();
-        String bases = open.values().stream()
+        @Nullable CellReading read = round.reading(cell).orElse(null);
+        @Nullable SpecificGravity gravity = read == null ? null : read.gravity();
+        return new CellOnBoard(
+                figure,
+                done.contains(cell),
+                bases(open, cell),
+                gravity == null ? "" : gravity.decimal(),
+                way(read, done.contains(cell)),
+                read == null || read.level() == null ? "" : read.level().name(),
+                read == null || read.colour() == null ? "" : read.colour().name(),
+                read == null || read.temperature() == null ? "" : words.temperatureTyped(read.temperature()),
+                read == null ? null : corrected(read, round, correction, words));
+    }
+
+    private static String bases(OpenRound open, int cell) {
+        return open.values().stream()
                 .filter(v -> v.cell() == cell)
                 .collect(Collectors.toMap(KeptValue::field, KeptValue::id, Math::max))
                 .entrySet()
                 .stream()
                 .map(e -> e.getKey() + ":" + e.getValue())
                 .collect(Collectors.joining(" "));
-        SpecificGravity read = sheet.gravity(cell);
-        return new CellOnBoard(figure, done.contains(cell), bases, read == null ? "" : read.decimal());
+    }
+
+    private static String way(@Nullable CellReading read, boolean done) {
+        if (!done || (read != null && read.gravity() != null)) {
+            return "";
+        }
+        return read != null && read.tooLow() ? SheetField.TOO_LOW.name() : SheetField.SKIPPED.name();
+    }
+
+    private static @Nullable String corrected(
+            CellReading read, Round round, TemperatureCorrection correction, Words words) {
+        @Nullable SpecificGravity gravity = read.gravity();
+        @Nullable Celsius warm = round.temperatureOf(read);
+        if (gravity == null || warm == null) {
+            return null;
+        }
+        String shown = words.gravity(correction.correct(gravity, warm));
+        return shown.equals(words.gravity(gravity)) ? null : shown;
     }
 
     private static int next(OpenRound open, int count, Set<Integer> done, @Nullable KeptValue last) {

@@ -82,7 +82,8 @@ final class RoomSums {
                     new Input("overchargeAmpereHours", "Ah", 0.1, 1000, 50),
                     new Input("cyclesPerWeek", "", 0.1, 20, 5),
                     new Input("reserveLitresPerCell", "l", 0.01, 5, 0.4),
-                    new Input("ageing", "×", 1, 4, 1.3));
+                    new Input("ageing", "×", 1, 4, 1.3),
+                    new Input("mostDaysBetween", "days", 1, 365, 14));
         }
 
         @Override
@@ -101,6 +102,11 @@ final class RoomSums {
                             "l",
                             WaterUse.of(cells, overcharge).litres() * ageing,
                             2),
+                    new Output(
+                            "waterEveryDays",
+                            "days",
+                            Math.max(1, Math.floor(Math.min(lasts.toHours() / 24.0, value(values, "mostDaysBetween")))),
+                            0),
                     new Output("daysToTheLowMark", "days", lasts.toHours() / 24.0, 0));
         }
 

@@ -1,6 +1,7 @@
 package org.ostendum.app.sums;
 
 import java.math.BigDecimal;
+import java.math.MathContext;
 import java.math.RoundingMode;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -18,6 +19,8 @@ import org.ostendum.core.quantity.OutOfRange;
 /** A sum with what was typed into it, in the person's units, and what it comes to. */
 final class SumSheet {
     private static final int MOST_DIGITS = 4;
+    /** What lies below is the rounding of a computer. */
+    private static final double SMALLEST_SHOWN = 1e-6;
 
     private final Sum sum;
     private final Measures measures;
@@ -121,10 +124,19 @@ final class SumSheet {
 
     /** "12.40 l" */
     public String figure(Sum.Output result) {
-        String number = BigDecimal.valueOf(measures.shown(result.unit(), result.value()))
-                .setScale(measures.digits(result.unit(), result.digits()), RoundingMode.HALF_UP)
+        BigDecimal value = BigDecimal.valueOf(measures.shown(result.unit(), result.value()));
+        BigDecimal rounded = value.setScale(measures.digits(result.unit(), result.digits()), RoundingMode.HALF_UP);
+        return (number(value, rounded) + " " + unit(result.unit())).strip();
+    }
+
+    /** An amount too small for its digits is not nothing: it gets two of its own. */
+    private static String number(BigDecimal value, BigDecimal rounded) {
+        if (rounded.signum() != 0 || value.abs().doubleValue() < SMALLEST_SHOWN) {
+            return rounded.toPlainString();
+        }
+        return value.round(new MathContext(2, RoundingMode.HALF_UP))
+                .stripTrailingZeros()
                 .toPlainString();
-        return (number + " " + unit(result.unit())).strip();
     }
 
     /** The picture of what it comes to; none where it comes to nothing. */

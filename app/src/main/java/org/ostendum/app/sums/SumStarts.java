@@ -15,10 +15,13 @@ import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.battery.Duty;
 import org.ostendum.core.battery.GravityMarks;
+import org.ostendum.core.capacity.CapacitySums;
 import org.ostendum.core.charge.ChargeSums;
 import org.ostendum.core.judge.BatteryCourse;
 import org.ostendum.core.life.Prices;
 import org.ostendum.core.room.RoomPlan;
+import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.rulebook.Rules;
 import org.springframework.stereotype.Service;
 
 /** What a battery, a machine, a charger or a room of the site says about the values of a sum. By the values' names. */
@@ -32,6 +35,8 @@ class SumStarts {
     private static final double FINISH_OF_PLATE = 0.25;
 
     private static final double USUAL_CHARGER = 0.16;
+    private static final double CAR_AMPERES = 75;
+    private static final double USUAL_EXPONENT = 1.2;
 
     private final Batteries batteries;
     private final Machines machines;
@@ -75,9 +80,13 @@ class SumStarts {
         values.put("capacityAmpereHours", capacity);
         values.put("rateHours", model.rateHours());
         values.put("testAmperes", capacity / model.rateHours());
-        values.put("loadAmperes", capacity / model.rateHours());
+        values.put("loadAmperes", load(model));
         values.put("cells", (double) model.cells());
         values.put("isMotive", model.duty() == Duty.MOTIVE ? 1.0 : 0.0);
+        values.put("isAircraft", model.duty() == Duty.AIRCRAFT ? 1.0 : 0.0);
+        Rules rules = batteryStates.rulesFor(battery);
+        values.put("mostDaysBetween", (double)
+                rules.duration(RuleKey.waterInterval(model.duty())).toDays());
         values.put("missingAmpereHours", USUAL_DEPTH * capacity);
         values.put(
                 "chargerAmperes",
@@ -106,6 +115,17 @@ class SumStarts {
             values.put("newCycles", (double) prices.cycles());
         }
         return values;
+    }
+
+    /** What its machine draws: of a car 75 A, at which makers state minutes; else the rated current. */
+    private static double load(BatteryModel model) {
+        double rated = model.capacity().ampHours() / model.rateHours();
+        return model.duty() == Duty.DEEP_CYCLE && rated < CAR_AMPERES
+                ? Math.min(
+                        CAR_AMPERES,
+                        CapacitySums.mostCurrent(model.capacity(), model.rateHours(), USUAL_EXPONENT)
+                                .amperes())
+                : rated;
     }
 
     /** A machine is worked on through the battery in it. */

@@ -92,7 +92,7 @@ final class WorkSums {
 
         @Override
         public String source() {
-            return "t = H (C ÷ (I H))^k, Peukert; from a fifth to three times the rated current";
+            return "t = H (C ÷ (I H))^k, Peukert; from a fifth of the rated current to the one of an hour";
         }
     }
 
@@ -111,13 +111,14 @@ final class WorkSums {
                     new Input("placeCelsius", "°C", -30, 45, 10),
                     new Input("coldestCelsius", "°C", -60, 20, -15),
                     new Input("ageOfLife", "0–1", 0, 1, 0.5),
-                    new Input("isDirty", "0, 1", 0, 1, 0));
+                    new Input("isDirty", "0, 1", 0, 1, 0),
+                    new Input("isAircraft", "0, 1", 0, 1, 0));
         }
 
         @Override
         public List<Output> work(Map<String, Double> values) {
             SelfDischarge.Standing standing = new SelfDischarge.Standing(
-                    Duty.DEEP_CYCLE,
+                    value(values, "isAircraft") >= 0.5 ? Duty.AIRCRAFT : Duty.DEEP_CYCLE,
                     value(values, "ageOfLife"),
                     value(values, "isDirty") >= 0.5,
                     Celsius.of(value(values, "placeCelsius")));
@@ -144,7 +145,7 @@ final class WorkSums {
 
         @Override
         public String source() {
-            return "3 to 8 % a month at 25 °C, twice for each 10 K, three times under a dirty top: rules of thumb; freezing by table";
+            return "3 to 8 % a month at 25 °C, aircraft a point a day, twice for each 10 K, three times under a dirty top: rules of thumb; freezing by table";
         }
     }
 

@@ -290,6 +290,11 @@ public final class Words {
         return now;
     }
 
+    /** Where the site's clocks stand. */
+    public ZoneId zone() {
+        return zone;
+    }
+
     public Person person() {
         return person;
     }

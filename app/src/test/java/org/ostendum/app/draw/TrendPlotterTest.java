@@ -21,6 +21,7 @@ import org.ostendum.core.measure.GravityForm;
 import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.people.Role;
+import org.ostendum.core.people.Theme;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.rulebook.Severity;
 import org.springframework.context.support.StaticMessageSource;
@@ -43,7 +44,7 @@ class TrendPlotterTest {
 
     private static TrendDrawing plot(int rounds, Map<Integer, Severity> held) {
         Person person =
-                new Person(1, "a", "A", Role.VIEWER, true, GravityForm.THREE_DIGITS, false, false, false, false);
+                new Person(1, "a", "A", Role.VIEWER, true, GravityForm.THREE_DIGITS, false, false, false, Theme.DEVICE);
         Words words = new Words(person, new StaticMessageSource(), Locale.ENGLISH, ZoneOffset.UTC, START);
         return TrendPlotter.plot(
                 rounds(rounds), GravityMarks.usualFor(Duty.MOTIVE), held, words, ZoneOffset.UTC, 840, 220);

@@ -7,6 +7,7 @@ import org.ostendum.app.words.Words;
 import org.ostendum.core.measure.GravityForm;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.people.Role;
+import org.ostendum.core.people.Theme;
 import org.springframework.context.support.ResourceBundleMessageSource;
 
 /** Words as the application has them, for tests without the application. */
@@ -24,8 +25,8 @@ public final class TestWords {
         ResourceBundleMessageSource messages = new ResourceBundleMessageSource();
         messages.setBasename("messages");
         messages.setDefaultEncoding("UTF-8");
-        Person person =
-                new Person(1, "a", "A", Role.TECHNICIAN, true, GravityForm.THREE_DIGITS, points, fahrenheit, us, false);
+        Person person = new Person(
+                1, "a", "A", Role.TECHNICIAN, true, GravityForm.THREE_DIGITS, points, fahrenheit, us, Theme.DEVICE);
         return new Words(person, messages, Locale.ENGLISH, ZoneId.of("Europe/Berlin"), NOW);
     }
 }

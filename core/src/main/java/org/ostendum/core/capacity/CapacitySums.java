@@ -42,8 +42,8 @@ public final class CapacitySums {
     public record Load(Amperes current, Duration lasts) {}
 
     /**
-     * How long a battery lasts at a current, by Peukert: t = H (C ÷ (I H))^k. Holds between a fifth and three times the rated
-     * current of a sound battery near 25 °C; outside it is refused.
+     * How long a battery lasts at a current, by Peukert: t = H (C ÷ (I H))^k. Holds for a sound battery near 25 °C from a fifth of
+     * the rated current to the one that empties it in an hour, or three times the rated one; outside it is refused.
      *
      * @param rateHours H, at which the capacity is stated
      * @param exponent k, 1.05 to 1.40; 1.20 for flooded traction cells as a rule of thumb
@@ -51,8 +51,18 @@ public final class CapacitySums {
     public static Duration runTime(AmpHours capacity, double rateHours, double exponent, Amperes current) {
         OutOfRange.check("exponent", exponent, 1.05, 1.40);
         double rated = capacity.ampHours() / rateHours;
-        OutOfRange.check("current", current.amperes(), rated / 5, rated * 3);
+        OutOfRange.check(
+                "current",
+                current.amperes(),
+                rated / 5,
+                mostCurrent(capacity, rateHours, exponent).amperes());
         return hours(rateHours * Math.pow(rated / current.amperes(), exponent));
+    }
+
+    /** The largest current for which a run time can be said. */
+    public static Amperes mostCurrent(AmpHours capacity, double rateHours, double exponent) {
+        double rated = capacity.ampHours() / rateHours;
+        return new Amperes(rated * Math.max(3, Math.pow(rateHours, 1 / exponent)));
     }
 
     /**

@@ -9,7 +9,7 @@ import org.ostendum.core.measure.GravityForm;
  * @param shownAsPoints whether gravities are shown as 1265 rather than 1.265
  * @param fahrenheit whether temperatures are typed and shown in °F
  * @param usMeasures whether volumes are shown in gallons and weights in pounds
- * @param night whether the night theme is on
+ * @param theme whether pages are light or dark for him
  */
 public record Person(
         long id,
@@ -21,7 +21,7 @@ public record Person(
         boolean shownAsPoints,
         boolean fahrenheit,
         boolean usMeasures,
-        boolean night) {
+        Theme theme) {
 
     /** Technicians, leads and mechanics read and log; the others look on. */
     public boolean worksOnBatteries() {

@@ -40,7 +40,7 @@ public enum RuleKey {
     ROUND_INTERVAL_AIRCRAFT("measure.hydrometer.interval.aircraft", Unit.DAYS, "30", "1", "120", Source.FAA_AC_43),
     ROUND_INTERVAL_STATIONARY("measure.hydrometer.interval.stationary", Unit.DAYS, "30", "1", "180", Source.IEEE_450),
     WATER_INTERVAL_MOTIVE("water.how-often.motive", Unit.DAYS, "14", "1", "90", Source.RULE_OF_THUMB),
-    WATER_INTERVAL_DEEP_CYCLE("water.how-often.deep-cycle", Unit.DAYS, "14", "1", "90", Source.RULE_OF_THUMB),
+    WATER_INTERVAL_DEEP_CYCLE("water.how-often.deep-cycle", Unit.DAYS, "7", "1", "90", Source.RULE_OF_THUMB),
     WATER_INTERVAL_AIRCRAFT("water.how-often.aircraft", Unit.DAYS, "45", "1", "180", Source.RULE_OF_THUMB),
     WATER_INTERVAL_STATIONARY("water.how-often.stationary", Unit.DAYS, "90", "1", "365", Source.RULE_OF_THUMB),
     WATER_CHLORIDE("water.what.chloride", Unit.MILLIGRAMS, "25", "1", "50", Source.RULE_OF_THUMB),

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.battery.Duty;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.water.WaterForecast;
 
@@ -31,10 +32,17 @@ public record WaterDue(Instant at, Basis basis, @Nullable Instant from, Duration
         if (from == null) {
             return null;
         }
-        Optional<Duration> learned = state.waterForecast().map(WaterForecast::lasts);
-        Duration lasts = learned.orElseGet(
-                () -> state.rules().duration(RuleKey.waterInterval(state.model().duty())));
+        Duration interval =
+                state.rules().duration(RuleKey.waterInterval(state.model().duty()));
+        Optional<Duration> learned =
+                state.waterForecast().map(WaterForecast::lasts).filter(lasts -> !isCapped(state, lasts, interval));
+        Duration lasts = learned.orElse(interval);
         return new WaterDue(from.plus(lasts), learned.isPresent() ? Basis.RECORD : Basis.RULE, from, lasts);
+    }
+
+    /** Cars parked in a row are watered on their day, however slowly one of them drinks (water.how-often). */
+    private static boolean isCapped(BatteryState state, Duration learned, Duration interval) {
+        return state.model().duty() == Duty.DEEP_CYCLE && learned.compareTo(interval) > 0;
     }
 
     public boolean isDue(Instant now) {

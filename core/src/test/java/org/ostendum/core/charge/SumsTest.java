@@ -73,9 +73,18 @@ class SumsTest {
         assertThat(CapacitySums.runTime(AmpHours.of(600), 6, 1.2, new Amperes(200))
                         .toMinutes())
                 .isEqualTo(156);
-        assertThatThrownBy(() -> CapacitySums.runTime(AmpHours.of(600), 6, 1.2, new Amperes(400)))
+        assertThatThrownBy(() -> CapacitySums.runTime(AmpHours.of(600), 6, 1.2, new Amperes(460)))
                 .isInstanceOf(OutOfRange.class);
         assertThat(CapacitySums.cutOff(Duty.MOTIVE).volts()).isEqualTo(1.70);
+    }
+
+    /** Makers of car batteries state minutes at 75 A beside the capacity at 20 h: 8 V, 170 Ah, about an hour and a half. */
+    @Test
+    void aCarAtSeventyFiveAmperesIsSaid() {
+        assertThat(CapacitySums.runTime(AmpHours.of(170), 20, 1.2, new Amperes(75))
+                        .toMinutes())
+                .isBetween(80L, 95L);
+        assertThat(CapacitySums.mostCurrent(AmpHours.of(600), 6, 1.2).amperes()).isCloseTo(445, within(1.0));
     }
 
     @Test

@@ -8,7 +8,7 @@ import org.ostendum.core.measure.GravityForm;
 
 class PersonTest {
     private static Person person(long id, Role role) {
-        return new Person(id, "p", "P", role, true, GravityForm.THREE_DIGITS, false, false, false, false);
+        return new Person(id, "p", "P", role, true, GravityForm.THREE_DIGITS, false, false, false, Theme.DEVICE);
     }
 
     @ParameterizedTest

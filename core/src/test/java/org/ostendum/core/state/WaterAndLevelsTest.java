@@ -11,6 +11,10 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.battery.CellKind;
+import org.ostendum.core.battery.Duty;
+import org.ostendum.core.battery.GravityMarks;
 import org.ostendum.core.event.BatteryEvent.CellReplaced;
 import org.ostendum.core.event.BatteryEvent.DrewOff;
 import org.ostendum.core.event.BatteryEvent.Fill;
@@ -19,6 +23,7 @@ import org.ostendum.core.event.BatteryEvent.Watered;
 import org.ostendum.core.event.Ending;
 import org.ostendum.core.measure.Answer;
 import org.ostendum.core.measure.Level;
+import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.quantity.Millilitres;
 import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.state.CellLevel.Basis;
@@ -191,6 +196,35 @@ class WaterAndLevelsTest {
         assertThat(state.levels()).doesNotContainKey(1);
         assertThat(state.lowCells()).isEmpty();
         assertThat(state.care().cellsSince()).containsEntry(1, hoursAgo(2));
+    }
+
+    /** Four waterings tell that it drinks little; a car in a row is watered on the row's day all the same. */
+    @ParameterizedTest
+    @CsvSource({"MOTIVE, RECORD", "DEEP_CYCLE, RULE"})
+    void aSlowDrinkerWaitsUnlessItIsACar(Duty duty, WaterDue.Basis basis) {
+        WaterDue due = nothing()
+                .of(new BatteryModel(
+                        "six",
+                        CellKind.FLOODED,
+                        duty,
+                        Told.SIX.layout(),
+                        AmpHours.of(300),
+                        6,
+                        GravityMarks.usualFor(duty)))
+                .watered(24 * 62, 200)
+                .watered(24 * 42, 200)
+                .watered(24 * 22, 200)
+                .watered(24 * 2, 200)
+                .state()
+                .waterDue();
+        assertThat(due.basis()).isEqualTo(basis);
+        assertThat(due.lasts().toDays()).satisfies(days -> {
+            if (basis == WaterDue.Basis.RULE) {
+                assertThat(days).isEqualTo(7);
+            } else {
+                assertThat(days).isGreaterThan(30);
+            }
+        });
     }
 
     /** What is low now goes before the calendar; all seen right is as good as filled. */

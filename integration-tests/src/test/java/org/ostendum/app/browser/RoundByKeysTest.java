@@ -147,10 +147,36 @@ class RoundByKeysTest extends ApplicationTest {
         browser.awaitText("[data-cell='4']", "too low");
         browser.keys("u");
         browser.awaitText("#slate", "3 of 18");
-        browser.find("[data-cell='6'] rect").click();
+        coloursAndWhatIsTakenBack();
+        browser.find("svg [data-cell='6'] rect").click();
         browser.keys("999");
         browser.awaitText("#said", "1.000 to 1.400");
         assertThat(read("G-11")).isEqualTo(3);
+    }
+
+    /** Cell 4 is lit and unread, 3 was read; U takes back whatever came last. */
+    private void coloursAndWhatIsTakenBack() {
+        browser.keys("280");
+        browser.awaitText("#slate", "4 of 18");
+        browser.keys("c");
+        browser.awaitText("#colours", "Sample of cell 4 is");
+        browser.keys("3");
+        browser.awaitText("[data-cell='4']", "milky");
+        browser.keys("c", "4");
+        browser.awaitText("[data-cell='4']", "dark bits");
+        browser.keys("u");
+        browser.awaitText("[data-cell='4']", "milky");
+        browser.keys("u");
+        browser.await("[data-cell='4']:not([data-colour])");
+        browser.find("svg [data-cell='4'] rect").click();
+        browser.keys("283", "u");
+        browser.awaitText("[data-cell='4']", "1.280");
+        browser.keys("u");
+        browser.awaitText("#slate", "3 of 18");
+        browser.keys("k", "35", Keys.ENTER);
+        browser.awaitText("[data-cell='1']", "1.290");
+        browser.keys("u");
+        browser.await("#temperature[value='']");
     }
 
     /** Two people on one battery see each other, and a clash is put to the second one. */

@@ -2,6 +2,7 @@ package org.ostendum.app.job;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.springframework.mock.web.MockHttpServletResponse;
@@ -40,6 +41,43 @@ class EqualiseJobTest extends JobsTest {
         assertThat(say(tom, job, "done", "lowest", "").getContentAsString())
                 .contains("Not yet: 2 more hourly readings");
         assertThat(run(job).current().orElseThrow().id()).isEqualTo("lowest");
+    }
+
+    /** Rows from a sheet of paper count at the hour at which they were read. */
+    @Test
+    void rowsReadEarlierAreWrittenWithTheirTime() throws Exception {
+        long job = begin(tom, "G-03", "equalise");
+        for (String[] step : new String[][] {
+            {"full", "just"},
+            {"covered", "covered"},
+            {"open", ""},
+            {"warm", "hand-warm"},
+            {"match", "agree"},
+            {"start", ""}
+        }) {
+            say(tom, job, "done", step[0], step[1]);
+        }
+        for (String ago : List.of("4 h ago", "2 h ago", "3 h ago", "1 h ago")) {
+            assertThat(at(job, ago).getStatus()).as(ago).isEqualTo(302);
+        }
+        assertThat(tom.page("/jobs/" + job)).contains("stopped rising").doesNotContain("more hourly readings");
+        assertThat(at(job, "in an hour").getContentAsString()).contains("is no time", "2 h ago");
+        assertThat(at(job, "2020-01-01 10:00").getContentAsString()).contains("more than 7 days back");
+    }
+
+    private MockHttpServletResponse at(long job, String when) throws Exception {
+        return tom.send(
+                "/jobs/" + job + "/row",
+                "key",
+                UUID.randomUUID().toString(),
+                "about",
+                "lowest",
+                "gravity",
+                "275",
+                "temperature",
+                "30",
+                "when",
+                when);
     }
 
     @Test

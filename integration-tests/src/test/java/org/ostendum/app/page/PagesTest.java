@@ -95,7 +95,7 @@ class PagesTest extends ApplicationTest {
     @Test
     void eachPersonReadsInHisOwnUnits() throws Exception {
         assertThat(vera.page("/batteries/T-19")).contains("1.2").contains(" kg");
-        vera.send("/me", "form", "FOUR_DIGITS", "points", "true", "fahrenheit", "true", "us", "true", "night", "true");
+        vera.send("/me", "form", "FOUR_DIGITS", "points", "true", "fahrenheit", "true", "us", "true", "theme", "NIGHT");
         try {
             assertThat(vera.page("/batteries/T-19"))
                     .contains(" lb", "data-theme=\"NIGHT\"")
@@ -112,8 +112,8 @@ class PagesTest extends ApplicationTest {
                     "false",
                     "us",
                     "false",
-                    "night",
-                    "false");
+                    "theme",
+                    "DEVICE");
         }
     }
 

@@ -4,7 +4,7 @@ import java.util.Locale;
 import java.util.StringJoiner;
 import java.util.function.DoubleUnaryOperator;
 
-/** A field with two scales in a sketch. What lies beyond its ends is drawn at its edge. */
+/** A field with two scales in a sketch. Levels and spots beyond its ends are drawn at its edge. */
 final class Plot {
     private static final double LEFT = 10;
     private static final double RIGHT = 540;
@@ -52,10 +52,13 @@ final class Plot {
         return this;
     }
 
+    /** What leaves the field at the top ends there: a course along its edge would say that it stays. */
     Plot course(DoubleUnaryOperator value) {
         StringJoiner points = new StringJoiner(" ");
-        for (int i = 0; i <= STEPS; i++) {
+        boolean left = false;
+        for (int i = 0; i <= STEPS && !left; i++) {
             double at = fromX + (toX - fromX) * i / STEPS;
+            left = value.applyAsDouble(at) > toY;
             points.add(String.format(Locale.ROOT, "%.1f,%.1f", x(at), y(value.applyAsDouble(at))));
         }
         sketch.course("course course-ACT", points.toString());

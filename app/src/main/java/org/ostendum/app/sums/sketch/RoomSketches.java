@@ -1,6 +1,7 @@
 package org.ostendum.app.sums.sketch;
 
 import java.time.Duration;
+import java.util.function.DoubleUnaryOperator;
 import org.ostendum.core.charge.ChargeSums;
 import org.ostendum.core.gas.Gassing;
 import org.ostendum.core.quantity.AmpHours;
@@ -9,7 +10,10 @@ import org.ostendum.core.quantity.CubicMetres;
 /** Curves and bars about a room, its water, charges and pools. */
 final class RoomSketches {
     private static final double HOURS = 8;
-    private static final double MOST_HYDROGEN = 0.045;
+    /** The burning limit is in sight, and the alarm still stands clear of the foot. */
+    private static final double LEAST_SHOWN = 0.045;
+
+    private static final double MOST_SHOWN = 0.12;
     private static final double DAY = 48;
 
     private RoomSketches() {}
@@ -19,13 +23,16 @@ final class RoomSketches {
         CubicMetres room = new CubicMetres(given.value("roomCubicMetres"));
         CubicMetres hydrogen = new CubicMetres(given.result("hydrogenCubicMetresPerHour"));
         CubicMetres air = new CubicMetres(given.value("airCubicMetresPerHour"));
+        DoubleUnaryOperator fraction =
+                h -> Gassing.fraction(room, hydrogen, air, Duration.ofSeconds(Math.round(h * 3600)));
+        double highest = Math.min(MOST_SHOWN, Math.max(LEAST_SHOWN, 1.1 * fraction.applyAsDouble(HOURS)));
         Sketch sketch = new Sketch();
-        new Plot(sketch, 0, HOURS, 0, MOST_HYDROGEN)
+        new Plot(sketch, 0, HOURS, 0, highest)
                 .scale(given.text("sketch.now"), "8 h")
                 .level("limit", 0.01, "1 %")
                 .level("limit", 0.02, "2 %")
                 .level("limit hard", 0.04, given.text("sketch.burns"))
-                .course(h -> Gassing.fraction(room, hydrogen, air, Duration.ofSeconds(Math.round(h * 3600))));
+                .course(fraction);
         return sketch;
     }
 
@@ -33,6 +40,7 @@ final class RoomSketches {
     static Sketch water(Given given) {
         double days = Math.max(1, given.result("daysToTheLowMark"));
         double litres = given.value("reserveLitresPerCell");
+        double every = given.result("waterEveryDays");
         double shown = Math.max(14, days * 1.25);
         Sketch sketch = new Sketch();
         new Plot(sketch, 0, shown, -0.25 * litres, 1.15 * litres)
@@ -40,7 +48,7 @@ final class RoomSketches {
                 .level("grid", litres, given.text("sketch.high"))
                 .level("limit", 0, given.text("sketch.low"))
                 .course(d -> litres * (1 - d / days))
-                .spot(days, 0, given.text("sketch.days", (int) Math.round(days)));
+                .spot(every, litres * (1 - every / days), given.text("sketch.days", (int) Math.round(every)));
         double cycle = given.result("litresPerCycle");
         return sketch.word("end", 532, 30, given.text("sketch.cycle", given.say("l", cycle)));
     }

@@ -42,11 +42,12 @@ final class WorkSketches {
         double exponent = given.value("exponent");
         double rated = capacity.ampHours() / rate;
         double longest = hours(CapacitySums.runTime(capacity, rate, exponent, new Amperes(rated * 0.33)));
+        double most = CapacitySums.mostCurrent(capacity, rate, exponent).amperes();
         Sketch sketch = new Sketch();
-        new Plot(sketch, rated * 0.33, rated * 3, 0, longest)
-                .scale(given.say("A", rated * 0.33), given.say("A", rated * 3))
+        new Plot(sketch, rated * 0.33, most, 0, longest)
+                .scale(given.say("A", rated * 0.33), given.say("A", most))
                 .level("grid", rate, given.text("sketch.hours", RoomSketches.tenth(rate)))
-                .course(a -> hours(CapacitySums.runTime(capacity, rate, exponent, new Amperes(a))))
+                .course(a -> hours(CapacitySums.runTime(capacity, rate, exponent, new Amperes(Math.min(a, most)))))
                 .spot(
                         given.value("loadAmperes"),
                         given.result("lastsHours"),
@@ -61,7 +62,7 @@ final class WorkSketches {
     /** The gravity as the battery stands, down to where it must be charged or could freeze. */
     static Sketch standing(Given given) {
         SelfDischarge.Standing standing = new SelfDischarge.Standing(
-                Duty.DEEP_CYCLE,
+                given.value("isAircraft") >= 0.5 ? Duty.AIRCRAFT : Duty.DEEP_CYCLE,
                 given.value("ageOfLife"),
                 given.value("isDirty") >= 0.5,
                 Celsius.of(given.value("placeCelsius")));
