@@ -52,6 +52,17 @@ public record BatteryDrawing(
         return Strokes.circles(of(positive), POST_RADIUS);
     }
 
+    /** Whether a post stands in the upper right corner of a cell, where a small figure would go. */
+    public boolean hasPostAtUpperRight(CellBox cell) {
+        Box box = cell.box();
+        return posts.stream()
+                .map(Post::at)
+                .anyMatch(at -> at.x() > box.x() + 0.7 * box.width()
+                        && at.x() < box.x() + box.width()
+                        && at.y() > box.y()
+                        && at.y() < box.y() + 0.35 * box.height());
+    }
+
     /** The signs on all posts of one pole as one path. */
     public String signsPath(boolean positive) {
         List<List<Point>> lines = new ArrayList<>();

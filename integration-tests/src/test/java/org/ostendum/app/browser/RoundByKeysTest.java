@@ -168,7 +168,6 @@ class RoundByKeysTest extends ApplicationTest {
         browser.awaitText("[data-cell='4']", "milky");
         browser.keys("u");
         browser.await("[data-cell='4']:not([data-colour])");
-        browser.find("svg [data-cell='4'] rect").click();
         browser.keys("283", "u");
         browser.awaitText("[data-cell='4']", "1.280");
         browser.keys("u");
@@ -176,7 +175,8 @@ class RoundByKeysTest extends ApplicationTest {
         browser.keys("k", "35", Keys.ENTER);
         browser.awaitText("[data-cell='1']", "1.290");
         browser.keys("u");
-        browser.await("#temperature[value='']");
+        browser.await("[data-cell='1']:not(:has(.corrected))");
+        assertThat(browser.find("#temperature").getDomProperty("value")).isEmpty();
     }
 
     /** Two people on one battery see each other, and a clash is put to the second one. */
