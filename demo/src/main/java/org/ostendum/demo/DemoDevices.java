@@ -78,8 +78,11 @@ class DemoDevices {
         if (port == 0) {
             return;
         }
-        List<RoomPlan.Charger> bank =
-                rooms.plans().stream().flatMap(RoomPlan::chargers).toList();
+        // What a car has on board speaks to nobody.
+        List<RoomPlan.Charger> bank = rooms.plans().stream()
+                .flatMap(RoomPlan::chargers)
+                .filter(charger -> charger.onBoardOf() == null)
+                .toList();
         for (int place = 0; place < bank.size(); place++) {
             add(Device.Kind.CHARGER, Address.ofCharger(place), bank.get(place).id());
         }

@@ -12,6 +12,7 @@ import org.ostendum.app.inventory.Machine;
 import org.ostendum.app.inventory.Machines;
 import org.ostendum.app.inventory.Rooms;
 import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.battery.Duty;
 import org.ostendum.core.charger.ChargerSheet;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.demo.Lanternmoor.Parked;
@@ -65,6 +66,20 @@ class DemoFloor {
             BatteryModel model = standing.get(slot);
             chargers.add(slot, model == null ? usual : LanternmoorModels.charger(usual.code(), model));
         });
+        batteries.all().stream().filter(DemoFloor::isChargedOnBoard).forEach(this::putOnBoard);
+    }
+
+    /** Cars and platforms bring their own charger along. */
+    private static boolean isChargedOnBoard(Battery battery) {
+        return battery.machineId() != null && battery.type().model().duty() == Duty.DEEP_CYCLE;
+    }
+
+    private void putOnBoard(Battery battery) {
+        long id = chargers.add(
+                null,
+                LanternmoorModels.charger(
+                        "OB-" + battery.machineCode(), battery.type().model()));
+        chargers.place(id, null, true, battery.machineId());
     }
 
     /** Each machine into the next free slot of its stand. */

@@ -3,7 +3,6 @@ package org.ostendum.app.charging;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.charge.ChargeReadings;
 import org.ostendum.app.charging.ChargeViews.ChargeView;
@@ -18,10 +17,7 @@ import org.ostendum.app.words.Words;
 import org.ostendum.core.charge.ChargeSample;
 import org.ostendum.core.charge.EndOfCharge;
 import org.ostendum.core.event.BatteryEvent;
-import org.ostendum.core.event.BatteryEvent.ChargeEnded;
-import org.ostendum.core.event.Ending;
 import org.ostendum.core.people.Person;
-import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.SpecificGravity;
@@ -41,11 +37,13 @@ class ChargeController {
     private final ChargeViews views;
     private final ChargeReadings readings;
     private final BatteryRecord batteryRecord;
+    private final ChargeEnding ending;
 
-    ChargeController(ChargeViews views, ChargeReadings readings, BatteryRecord batteryRecord) {
+    ChargeController(ChargeViews views, ChargeReadings readings, BatteryRecord batteryRecord, ChargeEnding ending) {
         this.views = views;
         this.readings = readings;
         this.batteryRecord = batteryRecord;
+        this.ending = ending;
     }
 
     @GetMapping("/batteries/{battery}/charge")
@@ -144,25 +142,8 @@ class ChargeController {
         if (view == null || !form.isSound()) {
             return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(battery, form, words, page), page);
         }
-        @Nullable
-        AmpHours ampHours = view.returned() <= 0 ? null : AmpHours.of(Math.min(AmpHours.MOST, view.returned()));
-        boolean full = view.verdict().decision() == EndOfCharge.Decision.FULL;
-        Ending ending = full
-                ? Ending.FULL
-                : view.verdict().decision() == EndOfCharge.Decision.STOP ? Ending.STOPPED : Ending.ENDED_EARLY;
-        ChargeEnded ended =
-                new ChargeEnded(view.doneAt(words.now()), ending, view.verdict().signs(), ampHours);
-        batteryRecord.record(battery, List.of(LedgerEvents.entry(ended, person.id(), told(view, reason, words))));
+        ending.end(view, reason, person, words);
         flash.addFlashAttribute("told", words.text("charge.ended", battery.code()));
         return "redirect:/charging";
-    }
-
-    /** The evidence in words, then the reason: it stays with the line. */
-    private static String told(ChargeView view, String reason, Words words) {
-        String signs = view.verdict().signs().stream().map(words::name).collect(Collectors.joining(", "));
-        String how = words.text(
-                view.verdict().decision() == EndOfCharge.Decision.FULL ? "charge.told.full" : "charge.told.not-full",
-                signs.isEmpty() ? words.text("charge.told.nothing") : signs);
-        return reason.isEmpty() ? how : how + " " + reason;
     }
 }

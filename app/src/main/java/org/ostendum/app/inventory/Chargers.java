@@ -1,9 +1,11 @@
 package org.ostendum.app.inventory;
 
+import static org.ostendum.app.db.jooq.Tables.BATTERY;
 import static org.ostendum.app.db.jooq.Tables.CHARGER;
 import static org.ostendum.app.db.jooq.Tables.MACHINE;
 import static org.ostendum.app.db.jooq.Tables.SLOT;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -92,16 +94,30 @@ public class Chargers {
 
     /** @return id of the one a battery is usually charged with: on board of its machine, or over its place or its machine's */
     public Optional<Long> usualOf(Battery battery) {
-        Condition onBoard = CHARGER.MACHINE_ID.eq(battery.machineId());
-        Condition over = CHARGER.SLOT_ID.eq(battery.slotId());
-        Condition overMachine =
-                CHARGER.SLOT_ID.eq(DSL.select(MACHINE.SLOT_ID).from(MACHINE).where(MACHINE.ID.eq(battery.machineId())));
-        return sql.select(CHARGER.ID)
-                .from(CHARGER)
-                .where(onBoard.or(over).or(overMachine))
-                .orderBy(CHARGER.ON_BOARD.desc())
-                .limit(1)
-                .fetchOptional(CHARGER.ID);
+        return Optional.ofNullable(usual(BATTERY.ID.eq(battery.id())).get(battery.id()));
+    }
+
+    /** @return the same of all batteries that have one, by their ids */
+    public Map<Long, Long> usual() {
+        return usual(DSL.noCondition());
+    }
+
+    private Map<Long, Long> usual(Condition which) {
+        Map<Long, Long> usual = new HashMap<>();
+        // What is on board comes last and counts.
+        sql.select(BATTERY.ID, CHARGER.ID)
+                .from(BATTERY)
+                .leftJoin(MACHINE)
+                .on(MACHINE.ID.eq(BATTERY.MACHINE_ID))
+                .join(CHARGER)
+                .on(CHARGER.MACHINE_ID
+                        .eq(BATTERY.MACHINE_ID)
+                        .or(CHARGER.SLOT_ID.eq(BATTERY.SLOT_ID))
+                        .or(CHARGER.SLOT_ID.eq(MACHINE.SLOT_ID)))
+                .where(which)
+                .orderBy(CHARGER.ON_BOARD, CHARGER.ID.desc())
+                .forEach(row -> usual.put(row.get(BATTERY.ID), row.get(CHARGER.ID)));
+        return usual;
     }
 
     /** @return its id */

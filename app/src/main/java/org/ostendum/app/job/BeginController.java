@@ -3,7 +3,6 @@ package org.ostendum.app.job;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.form.Faults;
@@ -13,7 +12,6 @@ import org.ostendum.app.inventory.Machines;
 import org.ostendum.app.job.ChargerChoice.Choice;
 import org.ostendum.app.job.JobRunning.PassedGate;
 import org.ostendum.app.page.NotFound;
-import org.ostendum.app.procedure.ProcedureFile;
 import org.ostendum.app.procedure.SiteProcedures;
 import org.ostendum.app.site.Sites;
 import org.ostendum.app.words.Words;
@@ -40,7 +38,8 @@ class BeginController {
     private final Machines machines;
     private final Jobs jobs;
     private final JobViews views;
-    private final JobRunning running;
+    private final Beginning beginning;
+    private final LookOver lookOver;
     private final Situations situations;
     private final ChargerChoice chargers;
     private final Sites sites;
@@ -50,7 +49,8 @@ class BeginController {
             Machines machines,
             Jobs jobs,
             JobViews views,
-            JobRunning running,
+            Beginning beginning,
+            LookOver lookOver,
             Situations situations,
             ChargerChoice chargers,
             Sites sites) {
@@ -58,7 +58,8 @@ class BeginController {
         this.machines = machines;
         this.jobs = jobs;
         this.views = views;
-        this.running = running;
+        this.beginning = beginning;
+        this.lookOver = lookOver;
         this.situations = situations;
         this.chargers = chargers;
         this.sites = sites;
@@ -68,9 +69,10 @@ class BeginController {
      * What is typed before a job: the machine it goes into, the charger it goes on and what for, and a reason.
      *
      * @param looked whether the person has looked at what no record tells
+     * @param over whether all steps are answered at one look
      */
-    record Asked(String machine, String charger, String kind, String reason, boolean looked) {
-        static final Asked NOTHING = new Asked("", "", "", "", false);
+    record Asked(String machine, String charger, String kind, String reason, boolean looked, boolean over) {
+        static final Asked NOTHING = new Asked("", "", "", "", false, false);
 
         static Asked of(Map<String, String> typed) {
             return new Asked(
@@ -78,7 +80,8 @@ class BeginController {
                     typed.getOrDefault("charger", ""),
                     typed.getOrDefault("kind", ""),
                     typed.getOrDefault("reason", "").strip(),
-                    !typed.getOrDefault("looked", "").isEmpty());
+                    !typed.getOrDefault("looked", "").isEmpty(),
+                    !typed.getOrDefault("over", "").isEmpty());
         }
     }
 
@@ -146,7 +149,7 @@ class BeginController {
         page.addAttribute("machines", asksForMachine(procedure) ? machines.all() : List.of());
         page.addAttribute("machine", asked.machine());
         page.addAttribute("unknown", gates.stream().anyMatch(GateLine::isUnknown));
-        page.addAttribute("looks", looks(procedure, gates));
+        page.addAttribute("looks", Beginning.looks(procedure, gates));
         page.addAttribute("looked", asked.looked());
         page.addAttribute("reason", asked.reason());
         page.addAttribute("choice", choice);
@@ -161,14 +164,6 @@ class BeginController {
                 battery == null ? null : battery.type().model().duty())) {
             throw new NotFound("job " + procedure.id() + (battery == null ? " of the room" : " for " + battery.code()));
         }
-    }
-
-    /** What no record tells and no step of the job will ask: it is looked at before. */
-    private static List<GateLine> looks(Procedure procedure, List<GateLine> gates) {
-        return gates.stream()
-                .filter(GateLine::isUnknown)
-                .filter(line -> procedure.steps().stream().noneMatch(step -> step.answers() == line.gate()))
-                .toList();
     }
 
     private List<GateLine> gates(
@@ -199,8 +194,9 @@ class BeginController {
             @RequestParam Map<String, String> typed,
             Person person,
             Words words,
-            Model page) {
-        return begin(battery, procedure, Asked.of(typed), person, words, page);
+            Model page,
+            RedirectAttributes flash) {
+        return begin(battery, procedure, Asked.of(typed), person, words, page, flash);
     }
 
     /** A charger is chosen: what does not fit is told, and stays with the charger if it must never be joined. */
@@ -225,12 +221,23 @@ class BeginController {
 
     @PostMapping("/room-jobs/{procedure}")
     Object beginInRoom(
-            Procedure procedure, @RequestParam Map<String, String> typed, Person person, Words words, Model page) {
-        return begin(null, procedure, Asked.of(typed), person, words, page);
+            Procedure procedure,
+            @RequestParam Map<String, String> typed,
+            Person person,
+            Words words,
+            Model page,
+            RedirectAttributes flash) {
+        return begin(null, procedure, Asked.of(typed), person, words, page, flash);
     }
 
     private Object begin(
-            @Nullable Battery battery, Procedure procedure, Asked asked, Person person, Words words, Model page) {
+            @Nullable Battery battery,
+            Procedure procedure,
+            Asked asked,
+            Person person,
+            Words words,
+            Model page,
+            RedirectAttributes flash) {
         expectFits(procedure, battery);
         Faults.Finder faults = new Faults.Finder(words);
         String reason = asked.reason();
@@ -241,7 +248,7 @@ class BeginController {
         }
         List<GateLine> gates = gates(procedure, battery, asked, choice, person, words);
         List<GateLine> shut = gates.stream().filter(GateLine::isShut).toList();
-        List<GateLine> looks = looks(procedure, gates);
+        List<GateLine> looks = Beginning.looks(procedure, gates);
         if (!looks.isEmpty() && !asked.looked()) {
             faults.add("looked", "begin.fault.look");
         }
@@ -260,24 +267,13 @@ class BeginController {
         }
         List<PassedGate> passed = new ArrayList<>();
         shut.forEach(gate -> passed.add(new PassedGate(gate.gate(), RunEvent.Kind.GATE_OVERRIDDEN, reason)));
-        looks.forEach(gate -> passed.add(
-                new PassedGate(gate.gate(), RunEvent.Kind.GATE_LOOKED, Objects.requireNonNullElse(gate.why(), ""))));
-        ProcedureFile file = situations.asRunOn(
-                battery,
-                procedures.file(procedure.id()).orElseThrow(),
-                situation(procedure, battery, asked, choice, person));
-        long job = running.begin(
-                new Jobs.NewJob(
-                        procedure.id(),
-                        procedure.version(),
-                        file.json(),
-                        situations.roomOf(battery),
-                        battery == null ? null : battery.id(),
-                        into == null ? null : into.id(),
-                        person.id(),
-                        choice == null ? null : choice.chargerId(),
-                        choice == null ? null : choice.kind()),
-                passed);
+        looks.forEach(gate -> passed.add(gate.looked()));
+        long job = beginning.begin(
+                procedure, battery, into, choice, situation(procedure, battery, asked, choice, person), person, passed);
+        if (asked.over() && procedure.canBeLookedOver() && lookOver.goThrough(job, person, words)) {
+            flash.addFlashAttribute("told", words.text("begin.over.done", procedure.title()));
+            return "redirect:" + (battery == null ? "/jobs" : "/batteries/" + battery.code());
+        }
         return "redirect:/jobs/" + job;
     }
 

@@ -4,6 +4,7 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.procedure.GateKey;
 import org.ostendum.core.procedure.GateOutcome;
+import org.ostendum.core.procedure.RunEvent;
 
 /**
  * A gate as told to a person.
@@ -32,6 +33,11 @@ public record GateLine(
     /** @return whether no record tells, so that somebody has to look */
     public boolean isUnknown() {
         return standing.equals("UNKNOWN");
+    }
+
+    /** That somebody has looked at it and found it right. */
+    JobRunning.PassedGate looked() {
+        return new JobRunning.PassedGate(gate, RunEvent.Kind.GATE_LOOKED, why == null ? "" : why);
     }
 
     /** @return whether a lead may go through it with a reason */

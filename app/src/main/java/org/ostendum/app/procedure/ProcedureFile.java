@@ -44,6 +44,7 @@ public record ProcedureFile(
         List<String> practices,
         Procedure.@Nullable Records records,
         @Nullable Boolean report,
+        @Nullable Boolean lookOver,
         List<String> references,
         List<StepText> steps,
         @Nullable List<StopText> stops) {
@@ -271,6 +272,7 @@ public record ProcedureFile(
                 practices,
                 records == null || Objects.isNull(records.happening()) ? null : records,
                 Boolean.TRUE.equals(report),
+                Boolean.TRUE.equals(lookOver),
                 references);
     }
 
@@ -297,6 +299,7 @@ public record ProcedureFile(
                 practices,
                 records,
                 report,
+                lookOver,
                 otherReferences,
                 otherSteps,
                 stops);

@@ -27,6 +27,7 @@ import org.ostendum.core.safety.Training;
  * @param practices keys of the practices it carries out, such as {@code water.when}
  * @param records what its end means for the battery's history; null for nothing but the job itself
  * @param report whether its end leaves an incident report to be written and reviewed
+ * @param lookOver whether who knows the job may answer all its steps at one look, if nothing is wrong
  * @param references what comes before it: local codes, the maker's manual, standards
  */
 public record Procedure(
@@ -45,6 +46,7 @@ public record Procedure(
         List<String> practices,
         @Nullable Records records,
         boolean report,
+        boolean lookOver,
         List<String> references) {
 
     /** What a job is done to. */
@@ -117,5 +119,10 @@ public record Procedure(
             }
         }
         return -1;
+    }
+
+    /** @return whether one look answers all its steps: a site may have added one that wants a figure */
+    public boolean canBeLookedOver() {
+        return lookOver && steps.stream().allMatch(step -> step.rightAnswer().isPresent());
     }
 }

@@ -1,5 +1,7 @@
 package org.ostendum.core.procedure;
 
+import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -28,4 +30,33 @@ public record Step(
         @Nullable StepEffect effect,
         @Nullable GateKey gate,
         @Nullable GateKey answers,
-        @Nullable StepSum sum) {}
+        @Nullable StepSum sum) {
+
+    /**
+     * @return what is said when all is as it should be: a blank for what is simply done; empty where only a figure, or one of several
+     *     right answers, settles it
+     */
+    public Optional<String> rightAnswer() {
+        if (task instanceof Task.Act || task instanceof Task.Hold) {
+            return Optional.of("");
+        }
+        return right().map(Task.Answer::id);
+    }
+
+    /** @return how a person sees that it is as it should be */
+    public String rightText() {
+        return task instanceof Task.Hold hold
+                ? hold.confirm()
+                : right().map(Task.Answer::text).orElse(text);
+    }
+
+    private Optional<Task.Answer> right() {
+        if (!(task instanceof Task.Choose choose)) {
+            return Optional.empty();
+        }
+        List<Task.Answer> right = choose.answers().stream()
+                .filter(answer -> answer.stop() == null && answer.defect() == null)
+                .toList();
+        return right.size() == 1 ? Optional.of(right.get(0)) : Optional.empty();
+    }
+}

@@ -50,6 +50,7 @@ class ProcedureFaultsTest {
                 practices,
                 records,
                 false,
+                false,
                 references);
     }
 

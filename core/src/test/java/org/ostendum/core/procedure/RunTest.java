@@ -64,6 +64,7 @@ class RunTest {
                 List.of("inspect.case"),
                 null,
                 false,
+                false,
                 List.of("The maker’s manual"));
     }
 

@@ -49,6 +49,7 @@ class StepSumTest {
                 List.of("acid.adjust"),
                 null,
                 false,
+                false,
                 List.of("The maker’s manual"));
         return Run.of(procedure, "Tom", List.of(new RunEvent(Told.NOW, "Tom", RunEvent.Kind.DONE, "before", before)));
     }

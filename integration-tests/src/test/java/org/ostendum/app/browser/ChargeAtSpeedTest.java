@@ -91,13 +91,13 @@ class ChargeAtSpeedTest {
 
     private void putOnCharge(String battery) {
         browser.go("/batteries/" + battery + "/jobs/charge");
-        press("Begin");
+        press("Something is not right: step by step");
         for (String answer : new String[] {
-            "Covered, not topped up",
-            "Whole",
+            "Plates covered, not topped up",
+            "Case, cables and plug whole",
             "Caps on, lid or compartment open, nothing metal on top",
             "The charger is off",
-            "It starts",
+            "The charger starts",
             "End the job and write it down"
         }) {
             press(answer);

@@ -1,0 +1,65 @@
+package org.ostendum.app.job;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.inventory.Machine;
+import org.ostendum.app.job.ChargerChoice.Choice;
+import org.ostendum.app.job.JobRunning.PassedGate;
+import org.ostendum.app.procedure.ProcedureFile;
+import org.ostendum.app.procedure.SiteProcedures;
+import org.ostendum.core.people.Person;
+import org.ostendum.core.procedure.Procedure;
+import org.ostendum.core.procedure.Situation;
+import org.springframework.stereotype.Service;
+
+/** Begins a job in the form in which it is run: under the rules of its battery, without what its state answers. */
+@Service
+class Beginning {
+    private final SiteProcedures procedures;
+    private final Situations situations;
+    private final JobRunning running;
+
+    Beginning(SiteProcedures procedures, Situations situations, JobRunning running) {
+        this.procedures = procedures;
+        this.situations = situations;
+        this.running = running;
+    }
+
+    /** What no record tells and no step of the job will ask: it is looked at before. */
+    static List<GateLine> looks(Procedure procedure, List<GateLine> gates) {
+        return gates.stream()
+                .filter(GateLine::isUnknown)
+                .filter(line -> procedure.steps().stream().noneMatch(step -> step.answers() == line.gate()))
+                .toList();
+    }
+
+    /**
+     * @param situation under which its gates were asked
+     * @param passed gates that did not stand open: gone through with a reason, or looked at
+     * @return the job's id
+     */
+    long begin(
+            Procedure procedure,
+            @Nullable Battery battery,
+            @Nullable Machine into,
+            @Nullable Choice choice,
+            Situation situation,
+            Person person,
+            List<PassedGate> passed) {
+        ProcedureFile file =
+                situations.asRunOn(battery, procedures.file(procedure.id()).orElseThrow(), situation);
+        return running.begin(
+                new Jobs.NewJob(
+                        procedure.id(),
+                        procedure.version(),
+                        file.json(),
+                        situations.roomOf(battery),
+                        battery == null ? null : battery.id(),
+                        into == null ? null : into.id(),
+                        person.id(),
+                        choice == null ? null : choice.chargerId(),
+                        choice == null ? null : choice.kind()),
+                passed);
+    }
+}

@@ -1,0 +1,111 @@
+package org.ostendum.app.job;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.job.ChargerChoice.Choice;
+import org.ostendum.app.job.JobRunning.PassedGate;
+import org.ostendum.app.procedure.SiteProcedures;
+import org.ostendum.app.words.Words;
+import org.ostendum.core.people.Person;
+import org.ostendum.core.procedure.Procedure;
+import org.ostendum.core.procedure.Situation;
+import org.ostendum.core.procedure.Step;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Puts batteries on their usual chargers at one look each, as at the end of a day along a row. The gates are those of the job. */
+@Service
+public class ChargesAtOnce {
+    private static final String CHARGE = "charge";
+
+    private final SiteProcedures procedures;
+    private final Situations situations;
+    private final ChargerChoice chargers;
+    private final JobViews views;
+    private final Beginning beginning;
+    private final LookOver lookOver;
+
+    ChargesAtOnce(
+            SiteProcedures procedures,
+            Situations situations,
+            ChargerChoice chargers,
+            JobViews views,
+            Beginning beginning,
+            LookOver lookOver) {
+        this.procedures = procedures;
+        this.situations = situations;
+        this.chargers = chargers;
+        this.views = views;
+        this.beginning = beginning;
+        this.lookOver = lookOver;
+    }
+
+    /**
+     * A battery that could be plugged in.
+     *
+     * @param charger code of its usual one; null where none is known, so that somebody has to choose
+     * @param shut what stands against it
+     * @param looks what no record tells and has to be seen
+     */
+    public record Ready(Battery battery, @Nullable String charger, List<GateLine> shut, List<GateLine> looks) {
+        public boolean isOpen() {
+            return charger != null && shut.isEmpty();
+        }
+    }
+
+    private record Asked(Procedure procedure, @Nullable Choice choice, Situation situation, Ready ready) {}
+
+    /** What is looked at on each battery. */
+    public List<String> looks() {
+        return procedure().steps().stream().map(Step::rightText).toList();
+    }
+
+    /** Whether one look is enough: the site may have added a figure to be read. */
+    public boolean isEnough() {
+        return procedure().canBeLookedOver();
+    }
+
+    public Ready ready(Battery battery, Person person, Words words) {
+        return ask(battery, person, words).ready();
+    }
+
+    /** @return why it could not be begun; empty where it charges now */
+    @Transactional
+    public Optional<String> begin(Battery battery, Person person, Words words) {
+        Asked asked = ask(battery, person, words);
+        if (!asked.ready().isOpen()) {
+            return Optional.of(asked.ready().shut().stream()
+                    .flatMap(line -> Stream.of(line.why(), line.remedy()))
+                    .reduce((a, b) -> a + " " + b)
+                    .orElseGet(() -> words.text("several.no-charger")));
+        }
+        List<PassedGate> passed = new ArrayList<>();
+        asked.ready().looks().forEach(line -> passed.add(line.looked()));
+        long job = beginning.begin(asked.procedure(), battery, null, asked.choice(), asked.situation(), person, passed);
+        return lookOver.goThrough(job, person, words) ? Optional.empty() : Optional.of(words.text("several.step", job));
+    }
+
+    private Procedure procedure() {
+        return procedures.find(CHARGE).orElseThrow();
+    }
+
+    private Asked ask(Battery battery, Person person, Words words) {
+        Procedure procedure = procedure();
+        @Nullable Choice choice = chargers.of(procedure, battery, "", "");
+        Situation of = situations.of(procedure.training(), battery, null, person);
+        Situation situation = choice == null ? of : of.on(choice.misfits());
+        List<GateLine> gates = views.gates(procedure, situation, words);
+        Ready ready = new Ready(
+                battery,
+                choice == null || choice.chosen() == null
+                        ? null
+                        : choice.chosen().charger().code(),
+                gates.stream().filter(GateLine::isShut).toList(),
+                Beginning.looks(procedure, gates));
+        return new Asked(procedure, choice, situation, ready);
+    }
+}
