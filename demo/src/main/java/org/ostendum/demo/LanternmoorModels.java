@@ -158,9 +158,13 @@ final class LanternmoorModels {
                 null);
     }
 
+    /** What a car or a platform has on board: it stops by itself, and its plug is the machine's. */
+    static ChargerSheet onBoard(String code, BatteryModel model) {
+        return charger(code, model, ChargerKind.AUTOMATIC_STOP, CAR_CONNECTOR);
+    }
+
     /** The charger over a battery's slot, made for its voltage and size; kinds as a site that grew has them. */
     static ChargerSheet charger(String code, BatteryModel model) {
-        double capacity = model.capacity().ampHours();
         boolean aircraft = model.duty() == Duty.AIRCRAFT;
         int number = Integer.parseInt(code.replaceAll("\\D", ""));
         ChargerKind tray = number == 3
@@ -168,12 +172,18 @@ final class LanternmoorModels {
                 : number == 6
                         ? ChargerKind.TIMER
                         : number == 7 ? ChargerKind.AUTOMATIC_STOP : ChargerKind.TAPER_WITH_FINISH;
+        return charger(
+                code, model, aircraft ? ChargerKind.AVIATION : tray, aircraft ? AIRCRAFT_CONNECTOR : connector(model));
+    }
+
+    private static ChargerSheet charger(String code, BatteryModel model, ChargerKind kind, String connector) {
+        double capacity = model.capacity().ampHours();
         return new ChargerSheet(
                 code,
-                aircraft ? ChargerKind.AVIATION : tray,
+                kind,
                 model.cells() == 18 ? Set.of(12, 18) : Set.of(model.cells()),
                 Set.of(CellKind.FLOODED),
-                aircraft ? AIRCRAFT_CONNECTOR : connector(model),
+                connector,
                 new Amperes(Math.ceil(capacity * CHARGER_RATE)),
                 AmpHours.of(Math.floor(0.6 * capacity)),
                 AmpHours.of(Math.ceil(1.6 * capacity)),

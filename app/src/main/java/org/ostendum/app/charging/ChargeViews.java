@@ -6,6 +6,7 @@ import java.time.ZoneId;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.charge.ChargeReadings;
@@ -51,6 +52,7 @@ class ChargeViews {
     private final ChargeReadings readings;
     private final ChargeRuns runs;
     private final DeviceStatuses statuses;
+    private final RunningCharges running;
     private final ZoneId zone;
 
     ChargeViews(
@@ -59,12 +61,14 @@ class ChargeViews {
             ChargeReadings readings,
             ChargeRuns runs,
             DeviceStatuses statuses,
+            RunningCharges running,
             ZoneId zone) {
         this.batteryStates = batteryStates;
         this.ledger = ledger;
         this.readings = readings;
         this.runs = runs;
         this.statuses = statuses;
+        this.running = running;
         this.zone = zone;
     }
 
@@ -117,22 +121,22 @@ class ChargeViews {
     /** @param lamp whether the charger's lamp says that it is done */
     Optional<ChargeView> view(Battery battery, boolean lamp) {
         BatteryState state = batteryStates.stateOf(battery);
-        boolean running = state.isCharging();
-        @Nullable ChargeRun run = running ? runs.openOf(battery.id()).orElse(null) : null;
+        boolean charging = state.isCharging();
+        @Nullable ChargeRun run = charging ? runs.openOf(battery.id()).orElse(null) : null;
         PastCharges past = PastCharges.of(
                 ledger.charges(battery.id(), batteryStates.instant().minus(LOOKED_BACK)));
         @Nullable Instant since = since(state, past);
         if (since == null) {
             return Optional.empty();
         }
-        @Nullable Instant end = running ? null : state.charging().chargeEnded();
+        @Nullable Instant end = charging ? null : state.charging().chargeEnded();
         List<ChargeSample> samples = readings.samples(battery.id(), since, end == null ? since.plus(LONGEST) : end);
         Rules rules = batteryStates.rulesFor(battery);
         List<EndOfCharge.Pilot> pilots =
                 readings.pilots(battery.id(), since, end == null ? batteryStates.instant() : end).stream()
                         .map(p -> pilot(p, rules))
                         .toList();
-        @Nullable Double taken = running ? past.taken() : null;
+        @Nullable Double taken = charging ? past.taken() : null;
         BatteryModel model = battery.type().model();
         boolean lit = lamp || (run != null && run.meter().lampAt() != null);
         @Nullable Double counted = run == null ? null : run.meter().ampHours();
@@ -151,7 +155,9 @@ class ChargeViews {
                 run == null || run.chargerId() == null
                         ? null
                         : statuses.charger(run.chargerId()).orElse(null),
-                known.samples().isEmpty() ? null : curve(battery, since, known.samples(), taken, past)));
+                known.samples().isEmpty()
+                        ? null
+                        : curve(battery, since, known.samples(), taken, past, expected(battery, state))));
     }
 
     /** The charge under way, else the last one that is on record from its beginning to its end. */
@@ -169,8 +175,21 @@ class ChargeViews {
                 reading.at(), rules.temperatureCorrection().correct(reading.gravity(), reading.temperature()));
     }
 
+    /** @return null where it does not charge */
+    private ChargePlotter.@Nullable Expected expected(Battery battery, BatteryState state) {
+        return running.now(List.of(battery), Map.of(battery.id(), state)).stream()
+                .map(r -> new ChargePlotter.Expected(batteryStates.instant(), r.earlyEnd(), r.likelyEnd(), r.lateEnd()))
+                .findFirst()
+                .orElse(null);
+    }
+
     private ChargeCurve curve(
-            Battery battery, Instant since, List<ChargeSample> samples, @Nullable Double taken, PastCharges past) {
+            Battery battery,
+            Instant since,
+            List<ChargeSample> samples,
+            @Nullable Double taken,
+            PastCharges past,
+            ChargePlotter.@Nullable Expected expected) {
         BatteryModel model = battery.type().model();
         return ChargePlotter.plot(
                 new ChargePlotter.Course(since, samples),
@@ -178,6 +197,8 @@ class ChargeViews {
                 model.cells(),
                 ChargeSums.finishesFrom(model.capacity()).amperes(),
                 taken,
+                expected,
+                zone,
                 ChargingViews.DRAWN_WIDTH,
                 HEIGHT);
     }

@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
  * @param taken where all that was taken out is back, in the lowest field; null where nobody knows
  * @param absorptionX where the current began to fall; null while it has not
  * @param finishX where it began to finish; null while it has not
+ * @param times where it stands and when it is likely to be full; null where it is over
  * @param earlier lines of earlier charges, drawn behind
  */
 public record ChargeCurve(
@@ -20,6 +21,7 @@ public record ChargeCurve(
         List<Point> readings,
         @Nullable Double absorptionX,
         @Nullable Double finishX,
+        @Nullable Times times,
         List<String> earlier,
         Scales scales) {
     /** Where each is drawn, from above. */
@@ -28,9 +30,17 @@ public record ChargeCurve(
     /** Points of each line; empty for none. Volts are of one cell. */
     public record Lines(String volts, String amperes, String celsius, String ampHours, String gas) {}
 
-    /** What stands at the edges; the last four are the upper ends of their scales. */
+    /** What stands at the edges; hours as the clock shows them. */
     public record Scales(
-            List<Tick> volts, List<Tick> hours, String amperes, String celsius, String ampHours, String gas) {}
+            List<Tick> volts,
+            List<Tick> hours,
+            List<Tick> amperes,
+            List<Tick> celsius,
+            List<Tick> ampHours,
+            List<Tick> gas) {}
+
+    /** Across all fields: now, and when it is full at the earliest, most likely and at the latest. */
+    public record Times(double now, double early, double likely, double late) {}
 
     public String viewBox() {
         return "0 0 " + Math.round(width) + " " + Math.round(height);

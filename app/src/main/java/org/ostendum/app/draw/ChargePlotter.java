@@ -2,6 +2,10 @@ package org.ostendum.app.draw;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneId;
+import java.time.ZonedDateTime;
+import java.time.format.DateTimeFormatter;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -26,6 +30,8 @@ public final class ChargePlotter {
     private static final double MOST_VOLTS = 2.8;
     private static final double MOST_CELSIUS = 60;
     private static final int LEAST_HOURS = 8;
+    private static final double MOST_HOURS_TOLD = 11;
+    private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT);
 
     private final int cells;
     private final double hours;
@@ -33,6 +39,13 @@ public final class ChargePlotter {
     private final Box upper;
     private final Box lower;
     private final Box bottom;
+
+    /**
+     * A charge under way: now, and when it is full at the earliest, most likely and at the latest.
+     *
+     * @param late not before {@code early}
+     */
+    public record Expected(Instant now, Instant early, Instant likely, Instant late) {}
 
     /** A charge to be drawn, from its start. */
     public record Course(Instant start, List<ChargeSample> samples) {}
@@ -52,6 +65,7 @@ public final class ChargePlotter {
      * @param finishFrom amperes at and below which it finishes
      * @param earlier the newest last
      * @param taken Ah out before it; null where nobody knows
+     * @param expected null where it is over
      */
     public static ChargeCurve plot(
             Course now,
@@ -59,6 +73,8 @@ public final class ChargePlotter {
             int cells,
             double finishFrom,
             @Nullable Double taken,
+            @Nullable Expected expected,
+            ZoneId zone,
             double width,
             double height) {
         double longest = Math.max(LEAST_HOURS, lasted(now) + 1);
@@ -69,8 +85,11 @@ public final class ChargePlotter {
                 .mapToDouble(s -> s.amperes().amperes())
                 .max()
                 .orElse(1);
+        if (expected != null) {
+            longest = Math.max(longest, hours(now, expected.late()) + 0.5);
+        }
         ChargePlotter plotter = new ChargePlotter(cells, longest, Math.max(1, most * 1.1), width, height);
-        return plotter.curve(now, earlier, finishFrom, taken, width, height);
+        return plotter.curve(now, earlier, finishFrom, taken, expected, zone, width, height);
     }
 
     private static double lasted(Course course) {
@@ -86,7 +105,14 @@ public final class ChargePlotter {
     }
 
     private ChargeCurve curve(
-            Course now, List<Course> earlier, double finishFrom, @Nullable Double taken, double width, double height) {
+            Course now,
+            List<Course> earlier,
+            double finishFrom,
+            @Nullable Double taken,
+            @Nullable Expected expected,
+            ZoneId zone,
+            double width,
+            double height) {
         Sums sums = Sums.of(now.samples(), cells);
         double mostAmpHours = 1.1 * Math.max(Math.max(1, sums.ampHours()), taken == null ? 0 : taken);
         double mostGas = Math.max(10, 1.1 * sums.mostLitres());
@@ -100,17 +126,45 @@ public final class ChargePlotter {
                 volts,
                 absorptionX(now),
                 finishX(now, finishFrom),
+                expected == null ? null : times(now, expected),
                 earlier.stream()
                         .filter(course -> course.samples().size() > 1)
                         .map(course -> Strokes.polyline(points(course, this::voltsY)))
                         .toList(),
                 new ChargeCurve.Scales(
                         voltTicks(),
-                        hourTicks(),
-                        String.format(Locale.ROOT, "%.0f A", mostAmps),
-                        String.format(Locale.ROOT, "%.0f °C", MOST_CELSIUS),
-                        String.format(Locale.ROOT, "%.0f Ah", mostAmpHours),
-                        String.format(Locale.ROOT, "%.0f l/h", mostGas)));
+                        hourTicks(now, zone),
+                        ticks(lower, mostAmps, "A"),
+                        ticks(lower, MOST_CELSIUS, "°C"),
+                        ticks(bottom, mostAmpHours, "Ah"),
+                        ticks(bottom, mostGas, "l/h")));
+    }
+
+    private ChargeCurve.Times times(Course course, Expected expected) {
+        return new ChargeCurve.Times(
+                x(hours(course, expected.now())),
+                x(hours(course, expected.early())),
+                x(hours(course, expected.likely())),
+                x(hours(course, expected.late())));
+    }
+
+    /** Two or three round figures of a scale that ends at {@code most}. */
+    private static List<ChargeCurve.Tick> ticks(Box field, double most, String unit) {
+        double step = round(most / 2);
+        List<ChargeCurve.Tick> ticks = new ArrayList<>();
+        for (int i = 1; i * step <= most; i++) {
+            ticks.add(new ChargeCurve.Tick(
+                    field.bottom() - field.height() * i * step / most,
+                    String.format(Locale.ROOT, "%.0f %s", i * step, unit)));
+        }
+        return ticks;
+    }
+
+    /** The largest of 1, 2, 5, 10, 20 … that is not larger. */
+    private static double round(double value) {
+        double ten = Math.pow(10, Math.floor(Math.log10(value)));
+        double digit = value / ten;
+        return ten * (digit >= 5 ? 5 : digit >= 2 ? 2 : 1);
     }
 
     private ChargeCurve.Lines lines(Course now, Sums sums, List<Point> volts, double mostAmpHours, double mostGas) {
@@ -200,10 +254,17 @@ public final class ChargePlotter {
         return ticks;
     }
 
-    private List<ChargeCurve.Tick> hourTicks() {
+    /** Whole hours of the clock, so many that they can be read. */
+    private List<ChargeCurve.Tick> hourTicks(Course course, ZoneId zone) {
+        int apart = (int) Math.max(1, Math.ceil(hours / MOST_HOURS_TOLD));
+        ZonedDateTime at =
+                course.start().atZone(zone).truncatedTo(ChronoUnit.HOURS).plusHours(1);
         List<ChargeCurve.Tick> ticks = new ArrayList<>();
-        for (int hour = 0; hour <= hours; hour += 2) {
-            ticks.add(new ChargeCurve.Tick(x(hour), hour + " h"));
+        while (hours(course, at.toInstant()) <= hours) {
+            if (at.getHour() % apart == 0) {
+                ticks.add(new ChargeCurve.Tick(x(hours(course, at.toInstant())), at.format(CLOCK)));
+            }
+            at = at.plusHours(1);
         }
         return ticks;
     }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -31,7 +32,8 @@ class ChargePlotterTest {
     }
 
     private static ChargeCurve plot(int hours, ChargePlotter.Course... earlier) {
-        return ChargePlotter.plot(course(hours), List.of(earlier), 18, 42, 300.0, 840, 420);
+        return ChargePlotter.plot(
+                course(hours), List.of(earlier), 18, 42, 300.0, null, ZoneId.of("Europe/Berlin"), 840, 420);
     }
 
     private static List<Point> points(String line) {
@@ -72,5 +74,31 @@ class ChargePlotterTest {
         assertThat(points(curve.earlier().get(0)).get(4).x())
                 .isEqualTo(points(curve.lines().volts()).get(4).x());
         assertThat(points(curve.earlier().get(0))).allMatch(curve.fields().volts()::contains);
+    }
+
+    /** It began at 19:00 by the site's clock and is likely full at 03:00, between 2 and 4. */
+    @Test
+    void hoursAreThoseOfTheClockAndTheForecastHasItsWidth() {
+        ChargePlotter.Expected expected = new ChargePlotter.Expected(at(5), at(7), at(8), at(9));
+        ChargeCurve curve =
+                ChargePlotter.plot(course(5), List.of(), 18, 42, 300.0, expected, ZoneId.of("Europe/Berlin"), 840, 420);
+        assertThat(curve.scales().hours())
+                .extracting(ChargeCurve.Tick::label)
+                .startsWith("20:00", "21:00")
+                .contains("00:00");
+        ChargeCurve.Times times = curve.times();
+        assertThat(times).isNotNull();
+        assertThat(times.now()).isEqualTo(points(curve.lines().volts()).get(5).x(), within(0.1));
+        assertThat(times.now()).isLessThan(times.early());
+        assertThat(times.likely() - times.early()).isCloseTo(times.late() - times.likely(), within(0.01));
+        assertThat(times.late()).isLessThan(curve.fields().volts().right());
+        assertThat(curve.scales().celsius())
+                .extracting(ChargeCurve.Tick::label)
+                .containsExactly("20 °C", "40 °C", "60 °C");
+        assertThat(plot(10).times()).isNull();
+    }
+
+    private static Instant at(int hours) {
+        return START.plus(Duration.ofHours(hours));
     }
 }
