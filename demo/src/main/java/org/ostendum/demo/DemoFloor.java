@@ -77,7 +77,7 @@ class DemoFloor {
     private void putOnBoard(Battery battery) {
         long id = chargers.add(
                 null,
-                LanternmoorModels.charger(
+                LanternmoorModels.onBoard(
                         "OB-" + battery.machineCode(), battery.type().model()));
         chargers.place(id, null, true, battery.machineId());
     }
