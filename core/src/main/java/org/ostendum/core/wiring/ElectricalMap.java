@@ -7,10 +7,6 @@ import org.ostendum.core.quantity.Volts;
 
 /** The voltages in a series battery, from post to post, with every cable in place. */
 public final class ElectricalMap {
-    /** Volts of a full cell at rest. Source: Vinal, SG + 0.845 at 1.280, rounded. */
-    private static final double VOLTS_PER_CELL = 2.12;
-    /** A fresh battery's short-circuit current as a multiple of its rated Ah. Rule of thumb, 10 to 20. */
-    private static final int SHORT_CIRCUIT_FACTOR = 12;
     /** Direct voltage that a body feels. Source: IEC 61140, limit of extra-low voltage under dry conditions. */
     public static final Volts TOUCH_LIMIT = Volts.of(60);
 
@@ -57,11 +53,11 @@ public final class ElectricalMap {
         int cells = Math.abs(above - below);
         int first = Math.min(above, below);
         return new Between(
-                Volts.of((below - above) * VOLTS_PER_CELL),
+                Volts.of((below - above) * Potentials.VOLTS_PER_CELL),
                 cells,
                 cells == 0 ? 0 : first + 1,
                 cells == 0 ? 0 : first + cells,
-                cells == 0 ? 0 : (int) Math.round(model.capacity().ampHours() * SHORT_CIRCUIT_FACTOR));
+                cells == 0 ? 0 : (int) Math.round(model.capacity().ampHours() * Potentials.SHORT_CIRCUIT_FACTOR));
     }
 
     /** @return number of cells between the battery's positive post and this one */

@@ -1,0 +1,114 @@
+package org.ostendum.core.wiring;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import org.ostendum.core.quantity.AmpHours;
+import org.ostendum.core.quantity.OutOfRange;
+
+/**
+ * The order in which a pack's cables come off or go on, with what can still be reached after each. No step is in it of which that has
+ * not been worked out.
+ *
+ * @param start what can be reached before the first step
+ */
+public record WorkOrder(School school, Reach start, List<Step> steps) {
+    /** Packs up to this size are searched through; larger ones are trays of cells, which come out as one. */
+    public static final int MOST_BLOCKS = 12;
+
+    private static final Duration LINK = Duration.ofMinutes(3);
+    private static final Duration TAP = Duration.ofMinutes(1);
+
+    public WorkOrder {
+        steps = List.copyOf(steps);
+    }
+
+    /**
+     * One cable off or on.
+     *
+     * @param before what can be reached while it is worked on
+     * @param after what can be reached then
+     */
+    public record Step(Cable cable, Reach before, Reach after, Duration takes) {}
+
+    /**
+     * @param capacity of one block
+     * @throws OutOfRange for a pack of more than 12 blocks
+     */
+    public static WorkOrder apart(Pack pack, School school, AmpHours capacity) {
+        OutOfRange.check("blocks", pack.blocks(), 1, MOST_BLOCKS);
+        return walked(school, order(pack, school), Wiring.whole(pack), capacity, false);
+    }
+
+    /** The same order the other way round, every step worked out anew. */
+    public static WorkOrder together(Pack pack, School school, AmpHours capacity) {
+        OutOfRange.check("blocks", pack.blocks(), 1, MOST_BLOCKS);
+        List<Cable> back = new ArrayList<>(order(pack, school));
+        Collections.reverse(back);
+        return walked(school, back, Wiring.bare(pack), capacity, true);
+    }
+
+    private static List<Cable> order(Pack pack, School school) {
+        return switch (school) {
+            case NEGATIVE_FIRST -> negativeFirst(pack);
+            case MIDDLE_FIRST -> middleFirst(pack);
+            case LEAST -> LeastOrder.of(pack);
+        };
+    }
+
+    private static List<Cable> negativeFirst(Pack pack) {
+        List<Cable> order = new ArrayList<>();
+        pack.cables().stream().filter(Cable::isTap).forEach(order::add);
+        Collections.reverse(order);
+        List<Cable> rest = new ArrayList<>(
+                pack.cables().stream().filter(cable -> !cable.isTap()).toList());
+        Collections.reverse(rest);
+        order.addAll(rest);
+        return order;
+    }
+
+    private static List<Cable> middleFirst(Pack pack) {
+        List<Cable> order = negativeFirst(pack);
+        pack.cable(String.valueOf(pack.blocks() / 2)).ifPresent(middle -> {
+            order.remove(middle);
+            order.add(0, middle);
+        });
+        return order;
+    }
+
+    private static WorkOrder walked(School school, List<Cable> order, Wiring from, AmpHours capacity, boolean putsOn) {
+        Reach start = Potentials.of(from).reach(capacity);
+        List<Step> steps = new ArrayList<>();
+        Wiring now = from;
+        Reach before = start;
+        for (Cable cable : order) {
+            now = putsOn ? now.with(cable) : now.without(cable.number());
+            Reach after = Potentials.of(now).reach(capacity);
+            steps.add(new Step(cable, before, after, takes(cable)));
+            before = after;
+        }
+        return new WorkOrder(school, start, steps);
+    }
+
+    static Duration takes(Cable cable) {
+        return cable.isTap() ? TAP : LINK;
+    }
+
+    /** @return how the pack is wired after so many of the steps */
+    public Wiring after(Pack pack, boolean putsOn, int settled) {
+        Wiring now = putsOn ? Wiring.bare(pack) : Wiring.whole(pack);
+        for (Step step : steps.subList(0, settled)) {
+            now = putsOn ? now.with(step.cable()) : now.without(step.cable().number());
+        }
+        return now;
+    }
+
+    /** @return volts times minutes over the whole of it: what the schools are compared by */
+    public double voltMinutes() {
+        return steps.stream()
+                .mapToDouble(
+                        step -> step.before().voltage().volts() * step.takes().toMinutes())
+                .sum();
+    }
+}
