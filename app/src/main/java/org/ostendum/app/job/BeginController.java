@@ -1,6 +1,7 @@
 package org.ostendum.app.job;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -12,6 +13,7 @@ import org.ostendum.app.inventory.Machines;
 import org.ostendum.app.job.ChargerChoice.Choice;
 import org.ostendum.app.job.JobRunning.PassedGate;
 import org.ostendum.app.page.NotFound;
+import org.ostendum.app.procedure.PackSteps;
 import org.ostendum.app.procedure.SiteProcedures;
 import org.ostendum.app.site.Sites;
 import org.ostendum.app.words.Words;
@@ -21,6 +23,7 @@ import org.ostendum.core.procedure.Procedure;
 import org.ostendum.core.procedure.RunEvent;
 import org.ostendum.core.procedure.Situation;
 import org.ostendum.core.safety.Training;
+import org.ostendum.core.wiring.School;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -70,9 +73,11 @@ class BeginController {
      *
      * @param looked whether the person has looked at what no record tells
      * @param over whether all steps are answered at one look
+     * @param school in which order the cables of a pack come off
      */
-    record Asked(String machine, String charger, String kind, String reason, boolean looked, boolean over) {
-        static final Asked NOTHING = new Asked("", "", "", "", false, false);
+    record Asked(
+            String machine, String charger, String kind, String reason, boolean looked, boolean over, School school) {
+        static final Asked NOTHING = new Asked("", "", "", "", false, false, School.LEAST);
 
         static Asked of(Map<String, String> typed) {
             return new Asked(
@@ -81,8 +86,16 @@ class BeginController {
                     typed.getOrDefault("kind", ""),
                     typed.getOrDefault("reason", "").strip(),
                     !typed.getOrDefault("looked", "").isEmpty(),
-                    !typed.getOrDefault("over", "").isEmpty());
+                    !typed.getOrDefault("over", "").isEmpty(),
+                    schoolNamed(typed.getOrDefault("school", "")));
         }
+    }
+
+    private static School schoolNamed(String name) {
+        return Arrays.stream(School.values())
+                .filter(school -> school.name().equals(name))
+                .findFirst()
+                .orElse(School.LEAST);
     }
 
     /**
@@ -100,7 +113,7 @@ class BeginController {
         page.addAttribute(
                 "offers",
                 procedures.all().stream()
-                        .filter(p -> p.canBeDoneTo(battery.type().model().duty()))
+                        .filter(p -> p.canBeDoneTo(battery.type().model().duty()) && beginning.suits(p, battery))
                         .map(p -> new Offer(
                                 p,
                                 views.gates(p, situation, words).stream()
@@ -152,6 +165,8 @@ class BeginController {
         page.addAttribute("looks", Beginning.looks(procedure, gates));
         page.addAttribute("looked", asked.looked());
         page.addAttribute("reason", asked.reason());
+        page.addAttribute("school", PackSteps.isOfPack(procedure.id()) ? asked.school() : null);
+        page.addAttribute("schools", School.values());
         page.addAttribute("choice", choice);
         page.addAttribute("faults", faults);
         page.addAttribute("site", sites.site());
@@ -159,9 +174,10 @@ class BeginController {
     }
 
     /** No page leads to a battery's job without a battery, or to one of another kind; what was typed by hand is not there. */
-    private static void expectFits(Procedure procedure, @Nullable Battery battery) {
-        if (!procedure.canBeDoneTo(
-                battery == null ? null : battery.type().model().duty())) {
+    private void expectFits(Procedure procedure, @Nullable Battery battery) {
+        if (!beginning.suits(procedure, battery)
+                || !procedure.canBeDoneTo(
+                        battery == null ? null : battery.type().model().duty())) {
             throw new NotFound("job " + procedure.id() + (battery == null ? " of the room" : " for " + battery.code()));
         }
     }
@@ -269,7 +285,14 @@ class BeginController {
         shut.forEach(gate -> passed.add(new PassedGate(gate.gate(), RunEvent.Kind.GATE_OVERRIDDEN, reason)));
         looks.forEach(gate -> passed.add(gate.looked()));
         long job = beginning.begin(
-                procedure, battery, into, choice, situation(procedure, battery, asked, choice, person), person, passed);
+                procedure,
+                battery,
+                into,
+                choice,
+                situation(procedure, battery, asked, choice, person),
+                person,
+                passed,
+                asked.school());
         if (asked.over() && procedure.canBeLookedOver() && lookOver.goThrough(job, person, words)) {
             flash.addFlashAttribute("told", words.text("begin.over.done", procedure.title()));
             return "redirect:" + (battery == null ? "/jobs" : "/batteries/" + battery.code());

@@ -4,13 +4,16 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Machine;
+import org.ostendum.app.inventory.Packs;
 import org.ostendum.app.job.ChargerChoice.Choice;
 import org.ostendum.app.job.JobRunning.PassedGate;
+import org.ostendum.app.procedure.PackSteps;
 import org.ostendum.app.procedure.ProcedureFile;
 import org.ostendum.app.procedure.SiteProcedures;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.procedure.Procedure;
 import org.ostendum.core.procedure.Situation;
+import org.ostendum.core.wiring.School;
 import org.springframework.stereotype.Service;
 
 /** Begins a job in the form in which it is run: under the rules of its battery, without what its state answers. */
@@ -19,11 +22,13 @@ class Beginning {
     private final SiteProcedures procedures;
     private final Situations situations;
     private final JobRunning running;
+    private final Packs packs;
 
-    Beginning(SiteProcedures procedures, Situations situations, JobRunning running) {
+    Beginning(SiteProcedures procedures, Situations situations, JobRunning running, Packs packs) {
         this.procedures = procedures;
         this.situations = situations;
         this.running = running;
+        this.packs = packs;
     }
 
     /** What no record tells and no step of the job will ask: it is looked at before. */
@@ -34,7 +39,27 @@ class Beginning {
                 .toList();
     }
 
+    /** @return whether a battery is a pack that can be taken apart, for procedures that do that; true for all others */
+    boolean suits(Procedure procedure, @Nullable Battery battery) {
+        return !PackSteps.isOfPack(procedure.id())
+                || (battery != null && packs.of(battery).isPresent());
+    }
+
+    private ProcedureFile onPack(Procedure procedure, @Nullable Battery battery, ProcedureFile file, School school) {
+        return battery == null
+                ? file
+                : packs.of(battery)
+                        .map(pack -> PackSteps.with(
+                                procedure.id(),
+                                file,
+                                pack,
+                                school,
+                                battery.type().model().capacity()))
+                        .orElse(file);
+    }
+
     /**
+     * @param school in which order the cables of a pack come off or go on
      * @param situation under which its gates were asked
      * @param passed gates that did not stand open: gone through with a reason, or looked at
      * @return the job's id
@@ -46,9 +71,13 @@ class Beginning {
             @Nullable Choice choice,
             Situation situation,
             Person person,
-            List<PassedGate> passed) {
-        ProcedureFile file =
-                situations.asRunOn(battery, procedures.file(procedure.id()).orElseThrow(), situation);
+            List<PassedGate> passed,
+            School school) {
+        ProcedureFile file = onPack(
+                procedure,
+                battery,
+                situations.asRunOn(battery, procedures.file(procedure.id()).orElseThrow(), situation),
+                school);
         return running.begin(
                 new Jobs.NewJob(
                         procedure.id(),

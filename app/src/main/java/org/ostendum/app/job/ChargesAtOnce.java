@@ -14,6 +14,7 @@ import org.ostendum.core.people.Person;
 import org.ostendum.core.procedure.Procedure;
 import org.ostendum.core.procedure.Situation;
 import org.ostendum.core.procedure.Step;
+import org.ostendum.core.wiring.School;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -85,7 +86,8 @@ public class ChargesAtOnce {
         }
         List<PassedGate> passed = new ArrayList<>();
         asked.ready().looks().forEach(line -> passed.add(line.looked()));
-        long job = beginning.begin(asked.procedure(), battery, null, asked.choice(), asked.situation(), person, passed);
+        long job = beginning.begin(
+                asked.procedure(), battery, null, asked.choice(), asked.situation(), person, passed, School.LEAST);
         return lookOver.goThrough(job, person, words) ? Optional.empty() : Optional.of(words.text("several.step", job));
     }
 

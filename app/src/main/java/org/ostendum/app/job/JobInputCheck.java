@@ -21,6 +21,7 @@ import org.ostendum.core.procedure.Step;
 import org.ostendum.core.procedure.StepCheck;
 import org.ostendum.core.procedure.Task;
 import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.wiring.Pack;
 
 /** Whether what a person says at a job can be kept as it stands now. */
 final class JobInputCheck {
@@ -29,6 +30,7 @@ final class JobInputCheck {
 
     private final Run run;
     private final @Nullable Battery battery;
+    private final @Nullable Pack pack;
     private final Person person;
     private final Words words;
     private final Instant now;
@@ -38,10 +40,14 @@ final class JobInputCheck {
     private final Faults.Finder faults;
     private String value = "";
 
-    /** @param colleagues names of those who can take the job over */
+    /**
+     * @param pack how the battery is wired; null where it is no pack
+     * @param colleagues names of those who can take the job over
+     */
     JobInputCheck(
             Run run,
             @Nullable Battery battery,
+            @Nullable Pack pack,
             Rules rules,
             Person person,
             Words words,
@@ -50,6 +56,7 @@ final class JobInputCheck {
             List<String> colleagues) {
         this.run = run;
         this.battery = battery;
+        this.pack = pack;
         this.person = person;
         this.words = words;
         this.now = now;
@@ -179,11 +186,22 @@ final class JobInputCheck {
         }
         if (step.task() instanceof Task.Rows rows && rows.kind() == Task.Rows.Kind.INITIAL_CHARGE) {
             initialCharge();
+        } else if (step.task() instanceof Task.Rows rows && rows.kind() == Task.Rows.Kind.BLOCK_VOLTS) {
+            blockVolts();
         } else if (step.task() instanceof Task.Rows rows && rows.kind() == Task.Rows.Kind.EQUALISE) {
             int wanted = EqualiseEnd.stillWanted(Rows.equalise(run, rules.temperatureCorrection()));
             if (wanted > 0) {
                 faults.add("value", "job.fault.rows", words.text("equalise.wanted", wanted));
             }
+        }
+    }
+
+    /** The last link stays off while anything the voltmeter says speaks against it. */
+    private void blockVolts() {
+        if (pack != null) {
+            Rows.packVolts(run, pack).faults().stream()
+                    .findFirst()
+                    .ifPresent(fault -> faults.add("value", "job.fault.rows", words.say(fault)));
         }
     }
 

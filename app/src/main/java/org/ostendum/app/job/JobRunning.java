@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.app.form.Faults;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.inventory.Packs;
 import org.ostendum.app.people.People;
 import org.ostendum.app.people.Trainings;
 import org.ostendum.app.procedure.Answer;
@@ -37,6 +38,7 @@ public class JobRunning {
     private final StepEffects effects;
     private final Situations situations;
     private final Batteries batteries;
+    private final Packs packs;
     private final Trainings trainings;
     private final People people;
     private final BatteryStates batteryStates;
@@ -49,6 +51,7 @@ public class JobRunning {
             StepEffects effects,
             Situations situations,
             Batteries batteries,
+            Packs packs,
             Trainings trainings,
             People people,
             BatteryStates batteryStates,
@@ -59,6 +62,7 @@ public class JobRunning {
         this.effects = effects;
         this.situations = situations;
         this.batteries = batteries;
+        this.packs = packs;
         this.trainings = trainings;
         this.people = people;
         this.batteryStates = batteryStates;
@@ -144,6 +148,7 @@ public class JobRunning {
         JobInputCheck check = new JobInputCheck(
                 run,
                 battery,
+                battery == null ? null : packs.of(battery).orElse(null),
                 batteryStates.rulesFor(battery),
                 person,
                 words,

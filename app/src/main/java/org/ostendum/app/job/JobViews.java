@@ -9,12 +9,16 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.draw.BatteryDrawing;
 import org.ostendum.app.draw.BatteryPlotter;
+import org.ostendum.app.draw.WiringDrawing;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Machine;
+import org.ostendum.app.inventory.Packs;
+import org.ostendum.app.procedure.PackSteps;
 import org.ostendum.app.procedure.Rows;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.words.Words;
@@ -39,6 +43,11 @@ import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.voltage.TopLeak;
+import org.ostendum.core.wiring.Pack;
+import org.ostendum.core.wiring.PackVolts;
+import org.ostendum.core.wiring.Potentials;
+import org.ostendum.core.wiring.Reach;
+import org.ostendum.core.wiring.Wiring;
 import org.springframework.stereotype.Service;
 
 /** Puts together what a job's page shows. */
@@ -47,9 +56,12 @@ public class JobViews {
     private static final double DRAWN_WIDTH = 780;
     private static final double DRAWN_HEIGHT = 300;
 
+    private static final int STEPS_IN_SIGHT = 2;
+
     private final Jobs jobs;
     private final JobRunning running;
     private final Batteries batteries;
+    private final Packs packs;
     private final Photos photos;
     private final Situations situations;
     private final BatteryStates batteryStates;
@@ -58,12 +70,14 @@ public class JobViews {
             Jobs jobs,
             JobRunning running,
             Batteries batteries,
+            Packs packs,
             Photos photos,
             Situations situations,
             BatteryStates batteryStates) {
         this.jobs = jobs;
         this.running = running;
         this.batteries = batteries;
+        this.packs = packs;
         this.photos = photos;
         this.situations = situations;
         this.batteryStates = batteryStates;
@@ -120,19 +134,40 @@ public class JobViews {
         public Procedure procedure() {
             return run.procedure();
         }
+
+        /** How many of the steps behind stay in sight; a pack's drawing shows them all. */
+        public int lately() {
+            return atHand.pack() == null ? STEPS_IN_SIGHT : 0;
+        }
     }
 
     /** What the core makes of the current step's rows; null each for a step of another kind. */
-    public record RowsSoFar(@Nullable ChargeView charge, @Nullable EqualiseView equalise, @Nullable LeakView leak) {}
+    public record RowsSoFar(
+            @Nullable ChargeView charge,
+            @Nullable EqualiseView equalise,
+            @Nullable LeakView leak,
+            @Nullable BlockVoltsView blocks) {}
 
     /**
      * What is known before anybody types.
      *
      * @param torque of the posts, N·m; null where the sheet says nothing
      * @param reckoned what stands in the field of the current step: the hours that current has flowed
+     * @param pack null for a job of another kind
      * @param sums what the current step works out by itself, a line each
      */
-    public record AtHand(@Nullable Double torque, String reckoned, List<Message> sums) {}
+    public record AtHand(@Nullable Double torque, String reckoned, List<Message> sums, @Nullable PackAt pack) {}
+
+    /**
+     * A pack that is taken apart or put together, as it stands.
+     *
+     * @param bagged cables that are off
+     * @param unsound those off that have to be renewed, with what is wrong
+     */
+    public record PackAt(WiringDrawing drawing, Reach reach, int bagged, List<String> unsound) {}
+
+    /** Volts of a pack's blocks and its string. */
+    public record BlockVoltsView(PackVolts volts, List<Message> faults) {}
 
     JobView view(Job job, Person person, Words words) {
         List<JobEvent> events = jobs.events(job.id());
@@ -160,17 +195,22 @@ public class JobViews {
                 photos.ofJob(job.id()),
                 running.colleagues(person),
                 running.isTrained(run, person),
-                new AtHand(torque(battery), reckoned(run, current, now), sums(run, current, battery)));
+                new AtHand(
+                        torque(battery),
+                        reckoned(run, current, now),
+                        sums(run, current, battery),
+                        packAt(run, current, battery)));
     }
 
     private RowsSoFar rows(Run run, @Nullable Step current, @Nullable Battery battery) {
         if (battery == null) {
-            return new RowsSoFar(null, null, null);
+            return new RowsSoFar(null, null, null, null);
         }
         return new RowsSoFar(
                 isRows(current, Task.Rows.Kind.INITIAL_CHARGE) ? charge(run, battery) : null,
                 isRows(current, Task.Rows.Kind.EQUALISE) ? equalise(run, battery) : null,
-                isRows(current, Task.Rows.Kind.TOP_LEAK) ? leak(run, battery) : null);
+                isRows(current, Task.Rows.Kind.TOP_LEAK) ? leak(run, battery) : null,
+                isRows(current, Task.Rows.Kind.BLOCK_VOLTS) ? blockVolts(run, battery) : null);
     }
 
     private static @Nullable Double torque(@Nullable Battery battery) {
@@ -250,6 +290,35 @@ public class JobViews {
                 EqualiseEnd.stillWanted(rows),
                 EqualiseEnd.nextFrom(rows).orElse(null),
                 rules.celsius(RuleKey.chargeStop(battery.type().model().duty())));
+    }
+
+    private @Nullable BlockVoltsView blockVolts(Run run, Battery battery) {
+        return packs.of(battery)
+                .map(pack -> Rows.packVolts(run, pack))
+                .map(volts -> new BlockVoltsView(volts, volts.faults()))
+                .orElse(null);
+    }
+
+    private @Nullable PackAt packAt(Run run, @Nullable Step current, @Nullable Battery battery) {
+        if (battery == null || !PackSteps.isOfPack(run.procedure().id())) {
+            return null;
+        }
+        return packs.of(battery)
+                .map(pack -> packAt(run, current, battery, pack))
+                .orElse(null);
+    }
+
+    private static PackAt packAt(Run run, @Nullable Step current, Battery battery, Pack pack) {
+        Wiring now = PackSteps.wiring(run, pack);
+        return new PackAt(
+                WiringDrawing.of(
+                        now, battery.type().cablesLeft(), current == null ? null : PackSteps.cable(current.id())),
+                Potentials.of(now).reach(battery.type().model().capacity()),
+                pack.cables().size() - now.on().size(),
+                pack.cables().stream()
+                        .map(cable -> PackSteps.unsound(run, cable))
+                        .filter(Objects::nonNull)
+                        .toList());
     }
 
     private LeakView leak(Run run, Battery battery) {

@@ -34,6 +34,7 @@ final class RowForm {
                     case INITIAL_CHARGE -> charge(form, model, words);
                     case EQUALISE -> equalise(form, words);
                     case TOP_LEAK -> leak(form, model);
+                    case BLOCK_VOLTS -> blockVolts(form, model);
                 };
         @Nullable Instant earlier = earlier(form, words);
         if (!form.isSound() || row == null) {
@@ -84,6 +85,15 @@ final class RowForm {
     private static int points(TypedForm form, Words words) {
         SpecificGravity read = TypedInput.gravity(form.get("gravity"), words).orTell("gravity", form);
         return read == null ? 0 : read.points();
+    }
+
+    /** Block 0 is the string. A meter whose leads are swapped, or a block turned round, shows minus. */
+    private static @Nullable String blockVolts(TypedForm form, BatteryModel model) {
+        int block = form.whole("block", 0, model.layout().cases().size());
+        double most =
+                MOST_PER_CELL * (block == 0 ? model.cells() : model.layout().cellsPerCase());
+        double volts = form.number("volts", -most, most);
+        return form.isSound() ? Rows.blockVolts(block, Volts.of(volts)) : null;
     }
 
     private static @Nullable String leak(TypedForm form, BatteryModel model) {

@@ -3,6 +3,7 @@ package org.ostendum.app.procedure;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Objects;
@@ -132,6 +133,72 @@ public record ProcedureFile(
         static StepText plain(String id, String text) {
             return new StepText(
                     id, text, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
+        }
+
+        /** The same step with its reason. */
+        StepText saying(String reason) {
+            return new StepText(
+                    id,
+                    text,
+                    reason,
+                    picture,
+                    photos,
+                    skip,
+                    hold,
+                    waitMinutes,
+                    measure,
+                    choose,
+                    write,
+                    rows,
+                    signOff,
+                    effect,
+                    gate,
+                    answers,
+                    sum);
+        }
+
+        /** The same step, done when one of these is answered. */
+        StepText choosing(List<AnswerText> among) {
+            return new StepText(
+                    id,
+                    text,
+                    why,
+                    picture,
+                    true,
+                    skip,
+                    hold,
+                    waitMinutes,
+                    measure,
+                    among,
+                    write,
+                    rows,
+                    signOff,
+                    effect,
+                    gate,
+                    answers,
+                    sum);
+        }
+
+        /** The same step, done when its rows are enough. */
+        StepText inRows(Task.Rows.Kind kind) {
+            return new StepText(
+                    id,
+                    text,
+                    why,
+                    picture,
+                    photos,
+                    skip,
+                    hold,
+                    waitMinutes,
+                    measure,
+                    choose,
+                    write,
+                    kind,
+                    signOff,
+                    effect,
+                    gate,
+                    answers,
+                    sum);
         }
 
         /** The same step, done when a state has been confirmed. */
@@ -303,6 +370,18 @@ public record ProcedureFile(
                 otherReferences,
                 otherSteps,
                 stops);
+    }
+
+    /** The same with more steps behind one of its own. */
+    ProcedureFile withAfter(String stepId, List<StepText> more) {
+        List<StepText> all = new ArrayList<>();
+        for (StepText step : steps) {
+            all.add(step);
+            if (step.id().equals(stepId)) {
+                all.addAll(more);
+            }
+        }
+        return with(orNone(gates), references, all);
     }
 
     private static <T> List<T> orNone(@Nullable List<T> list) {

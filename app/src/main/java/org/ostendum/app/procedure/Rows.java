@@ -4,6 +4,9 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 import org.ostendum.app.db.Payload;
 import org.ostendum.core.commission.ChargeRow;
 import org.ostendum.core.electrolyte.TemperatureCorrection;
@@ -14,6 +17,8 @@ import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.SpecificGravity;
 import org.ostendum.core.quantity.Volts;
 import org.ostendum.core.voltage.TopLeak;
+import org.ostendum.core.wiring.Pack;
+import org.ostendum.core.wiring.PackVolts;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -92,6 +97,27 @@ public final class Rows {
 
     public static boolean levelSet(Run run) {
         return run.rows().stream().anyMatch(e -> Payload.read(e.value()).has("level"));
+    }
+
+    /** @param block 0 for the string */
+    public static String blockVolts(int block, Volts volts) {
+        return Payload.object()
+                .put("block", block)
+                .put("millivolts", volts.millivolts())
+                .toString();
+    }
+
+    /** What was read of a pack; a block read again counts as it was read last. */
+    public static PackVolts packVolts(Run run, Pack pack) {
+        Map<Integer, Volts> read = new TreeMap<>();
+        run.rows().stream()
+                .map(e -> Payload.read(e.value()))
+                .filter(row -> row.has("block"))
+                .forEach(row -> read.put(
+                        row.path("block").asInt(),
+                        new Volts(row.path("millivolts").asInt())));
+        @Nullable Volts string = read.remove(0);
+        return new PackVolts(pack, read, string);
     }
 
     public static List<TopLeak.Place> leaks(Run run) {

@@ -65,7 +65,9 @@ public sealed interface Task {
             /** Hourly of the lowest cell, until it has stopped rising. */
             EQUALISE,
             /** Voltages found on the lid, as many as there are places that show one. */
-            TOP_LEAK
+            TOP_LEAK,
+            /** Voltages of a pack's blocks and of the string, until nothing speaks against closing it. */
+            BLOCK_VOLTS
         }
     }
 

@@ -1,0 +1,128 @@
+package org.ostendum.app.draw;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.wiring.Cable;
+import org.ostendum.core.wiring.Pack;
+import org.ostendum.core.wiring.Post;
+import org.ostendum.core.wiring.Potentials;
+import org.ostendum.core.wiring.Wiring;
+
+/**
+ * A pack as it is wired at one moment, ready to be put into SVG: each cable on or off, each post with its volts above the lowest that
+ * hangs together with it.
+ *
+ * @param ground the pack's drawing
+ */
+public record WiringDrawing(
+        BatteryDrawing ground, List<BlockBox> blocks, List<CableLine> cables, List<PostMark> posts) {
+    private static final double WIDTH = 840;
+    private static final double HEIGHT = 430;
+    private static final double TAP_LENGTH = 30;
+    private static final double ABOVE_POST = 13;
+
+    /** A block with the number it has along the path. */
+    public record BlockBox(int number, Box box, boolean out) {}
+
+    /**
+     * A cable.
+     *
+     * @param look {@code on}, {@code off}, or {@code now} for the one that is worked on
+     * @param points of its line
+     * @param label where its number stands
+     */
+    public record CableLine(String number, String look, String kind, String points, Point label) {}
+
+    /**
+     * A post.
+     *
+     * @param volts above the lowest it hangs together with; null where nothing is live
+     */
+    public record PostMark(Point at, boolean positive, @Nullable String volts, Point label, boolean high) {}
+
+    /** @param now number of the cable that is worked on; null for none */
+    public static WiringDrawing of(Wiring wiring, boolean cablesLeft, @Nullable String now) {
+        Pack pack = wiring.pack();
+        BatteryDrawing ground = BatteryPlotter.plot(pack.layout(), cablesLeft, WIDTH, HEIGHT);
+        List<BlockBox> blocks = new ArrayList<>();
+        for (int block = 1; block <= pack.blocks(); block++) {
+            blocks.add(new BlockBox(block, ground.caseBoxes().get(block - 1), wiring.facing(block) == 0));
+        }
+        List<CableLine> cables = pack.cables().stream()
+                .map(cable -> line(cable, ground, look(cable, wiring, now)))
+                .toList();
+        return new WiringDrawing(ground, blocks, cables, posts(wiring, ground));
+    }
+
+    private static String look(Cable cable, Wiring wiring, @Nullable String now) {
+        if (cable.number().equals(now)) {
+            return "now";
+        }
+        return wiring.ends(cable.number()).isPresent() ? "on" : "off";
+    }
+
+    private static CableLine line(Cable cable, BatteryDrawing ground, String look) {
+        String kind = cable.kind().name().toLowerCase(Locale.ROOT);
+        if (cable.kind() == Cable.Kind.MAIN) {
+            boolean plus = cable.from().isPlug();
+            Point end = at(ground, plus ? cable.to() : cable.from());
+            String points = plus ? ground.plusCable() : ground.minusCable();
+            return new CableLine(cable.number(), look, plus ? "plus" : "minus", points, end.plus(plus ? -24 : 24, 18));
+        }
+        if (cable.isTap()) {
+            Point from = at(ground, cable.from());
+            Point to = from.plus(0, TAP_LENGTH);
+            return new CableLine(cable.number(), look, kind, Strokes.polyline(List.of(from, to)), to.plus(0, 16));
+        }
+        List<Point> strap = ground.straps().get(cable.from().place() - 1);
+        return new CableLine(cable.number(), look, kind, Strokes.polyline(strap), middle(strap));
+    }
+
+    private static Point middle(List<Point> line) {
+        Point one = line.get((line.size() - 1) / 2);
+        Point other = line.get(line.size() / 2);
+        return new Point((one.x() + other.x()) / 2, (one.y() + other.y()) / 2);
+    }
+
+    private static Point at(BatteryDrawing ground, @Nullable Post post) {
+        if (post == null) {
+            throw new IllegalArgumentException("A cable without an end");
+        }
+        return ground.posts()
+                .get(2 * (post.place() - 1) + (post.positive() ? 0 : 1))
+                .at();
+    }
+
+    private static List<PostMark> posts(Wiring wiring, BatteryDrawing ground) {
+        Potentials potentials = Potentials.of(wiring);
+        double highest = potentials.livePieces().stream()
+                .flatMap(List::stream)
+                .mapToDouble(post -> potentials.above(post).volts())
+                .max()
+                .orElse(0);
+        List<PostMark> marks = new ArrayList<>();
+        for (int block = 1; block <= wiring.pack().blocks(); block++) {
+            for (boolean positive : new boolean[] {true, false}) {
+                Post post = new Post(block, positive);
+                double volts = potentials.above(post).volts();
+                Point at = at(ground, post);
+                boolean isOut = wiring.facing(block) == 0;
+                marks.add(new PostMark(
+                        at,
+                        positive == wiring.facing(block) >= 0,
+                        isOut ? null : String.format(Locale.ROOT, "%.0f", volts),
+                        at.plus(positive == isLeftward(ground, block) ? -16 : 16, -ABOVE_POST),
+                        highest > 0 && volts >= highest - 0.01));
+            }
+        }
+        return marks;
+    }
+
+    /** Whether the plus of a block stands at its right hand. */
+    private static boolean isLeftward(BatteryDrawing ground, int block) {
+        return at(ground, new Post(block, true)).x()
+                > at(ground, new Post(block, false)).x();
+    }
+}

@@ -1,0 +1,109 @@
+package org.ostendum.app.wiring;
+
+import java.util.Arrays;
+import java.util.Map;
+import org.ostendum.app.draw.WiringDrawing;
+import org.ostendum.app.form.Faults;
+import org.ostendum.app.form.TypedForm;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.inventory.Packs;
+import org.ostendum.app.page.NotFound;
+import org.ostendum.app.words.Words;
+import org.ostendum.core.quantity.AmpHours;
+import org.ostendum.core.wiring.Pack;
+import org.ostendum.core.wiring.School;
+import org.ostendum.core.wiring.Tap;
+import org.ostendum.core.wiring.Wiring;
+import org.ostendum.core.wiring.WorkOrder;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** A pack drawn before a cable comes off: its cables, what is live, and the order of each school. */
+@Controller
+class PackController {
+    private final Packs packs;
+
+    PackController(Packs packs) {
+        this.packs = packs;
+    }
+
+    @GetMapping("/batteries/{battery}/pack")
+    String pack(
+            Battery battery,
+            @RequestParam(defaultValue = "LEAST") String school,
+            @RequestParam(defaultValue = "apart") String way,
+            Words words,
+            Model page) {
+        return show(battery, school, way.equals("together"), TypedForm.of(words), page);
+    }
+
+    private String show(Battery battery, String school, boolean together, TypedForm form, Model page) {
+        Pack pack = pack(battery);
+        AmpHours capacity = battery.type().model().capacity();
+        page.addAttribute("place", "fleet");
+        page.addAttribute("battery", battery);
+        page.addAttribute("pack", pack);
+        page.addAttribute("together", together);
+        page.addAttribute(
+                "drawing", WiringDrawing.of(Wiring.whole(pack), battery.type().cablesLeft(), null));
+        var orders = Arrays.stream(School.values())
+                .map(s -> together ? WorkOrder.together(pack, s, capacity) : WorkOrder.apart(pack, s, capacity))
+                .toList();
+        page.addAttribute("orders", orders);
+        page.addAttribute(
+                "order",
+                orders.stream()
+                        .filter(order -> order.school().name().equals(school))
+                        .findFirst()
+                        .orElse(orders.get(orders.size() - 1)));
+        page.addAttribute("form", form);
+        page.addAttribute("faults", form.faults());
+        return "wiring/pack";
+    }
+
+    private Pack pack(Battery battery) {
+        return packs.of(battery).orElseThrow(() -> new NotFound("pack of " + battery.code()));
+    }
+
+    @PostMapping("/batteries/{battery}/pack/tap")
+    Object tap(
+            Battery battery,
+            @RequestParam Map<String, String> typed,
+            Words words,
+            Model page,
+            RedirectAttributes flash) {
+        TypedForm form = new TypedForm(typed, words);
+        Pack pack = pack(battery);
+        String name = form.get("name");
+        if (name.isEmpty() || name.length() > 60) {
+            form.fault("name", "fault.length", name, 60);
+        }
+        int first = form.whole("first", 1, pack.blocks());
+        int last = form.whole("last", first, pack.blocks());
+        if (form.isSound()) {
+            try {
+                packs.addTap(battery.id(), new Tap(name, first, last));
+            } catch (DuplicateKeyException e) {
+                form.fault("name", "pack.fault.tap", name);
+            }
+        }
+        if (!form.isSound()) {
+            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(battery, "LEAST", false, form, page), page);
+        }
+        flash.addFlashAttribute("told", words.text("pack.tap.kept", name));
+        return "redirect:/batteries/" + battery.code() + "/pack";
+    }
+
+    @PostMapping("/batteries/{battery}/pack/tap-off")
+    String tapOff(Battery battery, @RequestParam String name, Words words, RedirectAttributes flash) {
+        packs.removeTap(battery.id(), name);
+        flash.addFlashAttribute("told", words.text("pack.tap.gone", name));
+        return "redirect:/batteries/" + battery.code() + "/pack";
+    }
+}

@@ -1,0 +1,141 @@
+package org.ostendum.app.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.ostendum.app.support.OwnBatteries;
+import org.ostendum.core.procedure.Run;
+import org.ostendum.core.procedure.RunEvent;
+import org.ostendum.core.procedure.Step;
+import org.ostendum.core.wiring.School;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockHttpServletResponse;
+
+/** A pack of six blocks of 8 V taken apart and put together, as the job leads through it. */
+class PackTest extends JobsTest {
+    @Autowired
+    private OwnBatteries own;
+
+    private String code;
+
+    @BeforeEach
+    void pack() {
+        code = "PK-" + UUID.randomUUID().toString().substring(0, 6);
+        own.full(code, "G-01");
+    }
+
+    private long begin(String procedure, School school) throws Exception {
+        return begin(tom, code, procedure, "school", school.name(), "looked", "yes");
+    }
+
+    /** Answers the current step as right until the named one stands. */
+    private void until(long job, String step) throws Exception {
+        Step current = run(job).current().orElseThrow();
+        while (!current.id().equals(step)) {
+            say(tom, job, "done", current.id(), right(current));
+            Run now = run(job);
+            assertThat(now.settled(current.id())).as(current.id()).isPresent();
+            current = now.current().orElseThrow();
+        }
+    }
+
+    private static String right(Step step) {
+        if (step.id().startsWith("cable-") && step.rightAnswer().isEmpty()) {
+            return "sound";
+        }
+        return step.rightAnswer().orElse("10");
+    }
+
+    @ParameterizedTest
+    @EnumSource(School.class)
+    void everySchoolLeadsThroughAllCables(School school) throws Exception {
+        long job = begin("pack-apart", school);
+        until(job, "counted");
+        List<String> cables = jobs.events(job).stream()
+                .map(JobEvent::event)
+                .filter(e -> e.kind() == RunEvent.Kind.DONE && e.about().startsWith("cable-"))
+                .map(RunEvent::about)
+                .toList();
+        assertThat(cables).hasSize(7).doesNotHaveDuplicates();
+        assertThat(cables.get(0)).isEqualTo(school == School.NEGATIVE_FIRST ? "cable-M-" : "cable-3");
+        assertThat(tom.page("/jobs/" + job)).contains("cables off: 7");
+    }
+
+    @Test
+    void whatIsStillLiveFallsWithEachCableAndWornOnesAreListed() throws Exception {
+        long job = begin("pack-apart", School.MIDDLE_FIRST);
+        until(job, "cable-3");
+        assertThat(tom.page("/jobs/" + job))
+                .contains("50.88", "a tool can bridge", "wire-now", "While you are at it a tool can bridge 50.9 V");
+        say(tom, job, "done", "cable-3", "rotted");
+        assertThat(tom.page("/jobs/" + job))
+                .contains("25.44", "cables off: 1", "Cables to renew", "3 (block 3 − to block 4 +): rotted");
+    }
+
+    private MockHttpServletResponse read(long job, int block, String volts) throws Exception {
+        return tom.send(
+                "/jobs/" + job + "/row",
+                "key",
+                UUID.randomUUID().toString(),
+                "about",
+                "volts",
+                "block",
+                String.valueOf(block),
+                "volts",
+                volts);
+    }
+
+    private String close(long job) throws Exception {
+        return say(tom, job, "done", "volts", "").getContentAsString();
+    }
+
+    @Test
+    void aBlockTurnedRoundIsFoundBeforeTheLastLink() throws Exception {
+        long job = begin("pack-together", School.NEGATIVE_FIRST);
+        until(job, "volts");
+        assertThat(close(job)).contains("Read block 1");
+        for (int block = 1; block <= 6; block++) {
+            assertThat(read(job, block, block == 4 ? "-8.45" : "8.45").getStatus())
+                    .isEqualTo(302);
+        }
+        assertThat(close(job)).contains("Block 4 reads -8.45 V: it is turned round");
+        assertThat(read(job, 4, "8.45").getStatus()).isEqualTo(302);
+        assertThat(close(job)).contains("Now read the string");
+        read(job, 0, "33.8");
+        assertThat(close(job)).contains("twice block 1 is missing");
+        assertThat(read(job, 0, "500").getStatus()).isEqualTo(422);
+        read(job, 0, "50.7");
+        close(job);
+        assertThat(run(job).settled("volts")).isPresent();
+        until(job, "old");
+        say(tom, job, "done", "old", "");
+        tom.send("/jobs/" + job + "/finish", "key", UUID.randomUUID().toString());
+        assertThat(run(job).status()).isEqualTo(Run.Status.FINISHED);
+    }
+
+    @Test
+    void aPackIsDrawnWithItsTapsAndATrayIsNot() throws Exception {
+        assertThat(tom.page("/batteries/" + code + "/pack"))
+                .contains("6 blocks, 50.88", "least voltage for the least time", "block 3 − to block 4 +");
+        assertThat(tom.send("/batteries/" + code + "/pack/tap", "name", "lights", "first", "1", "last", "2")
+                        .getStatus())
+                .isEqualTo(302);
+        assertThat(tom.page("/batteries/" + code + "/pack?way=together")).contains("lights: blocks 1 to 2", "T1+");
+        assertThat(tom.send("/batteries/" + code + "/pack/tap", "name", "lights", "first", "1", "last", "2")
+                        .getContentAsString())
+                .contains("There is a tap named “lights” already");
+        assertThat(tom.send("/batteries/" + code + "/pack/tap", "name", "horn", "first", "5", "last", "9")
+                        .getStatus())
+                .isEqualTo(422);
+        tom.send("/batteries/" + code + "/pack/tap-off", "name", "lights");
+        assertThat(tom.page("/batteries/" + code + "/pack")).doesNotContain("T1+");
+        assertThat(tom.ask(get("/batteries/T-04/pack")).getStatus()).isEqualTo(404);
+        assertThat(tom.page("/batteries/T-04/jobs")).doesNotContain("pack-apart");
+    }
+}
