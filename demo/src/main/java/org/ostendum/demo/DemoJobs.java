@@ -8,12 +8,14 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.inventory.Packs;
 import org.ostendum.app.job.JobInput;
 import org.ostendum.app.job.JobRunning;
 import org.ostendum.app.job.Jobs;
 import org.ostendum.app.job.Situations;
 import org.ostendum.app.page.Wording;
 import org.ostendum.app.people.People;
+import org.ostendum.app.procedure.PackSteps;
 import org.ostendum.app.procedure.ProcedureFile;
 import org.ostendum.app.procedure.Rows;
 import org.ostendum.app.procedure.SiteProcedures;
@@ -22,6 +24,8 @@ import org.ostendum.core.people.Person;
 import org.ostendum.core.procedure.Procedure;
 import org.ostendum.core.procedure.RunEvent.Kind;
 import org.ostendum.core.quantity.Celsius;
+import org.ostendum.core.wiring.School;
+import org.ostendum.core.wiring.Tap;
 import org.springframework.stereotype.Component;
 
 /** The demo's jobs: two ended inspections, a first charge under way, a paused wash, a spill whose report waits. */
@@ -32,6 +36,7 @@ class DemoJobs {
     private final JobRunning running;
     private final Situations situations;
     private final Batteries batteries;
+    private final Packs packs;
     private final People people;
     private final Incidents incidents;
     private final Wording wording;
@@ -43,6 +48,7 @@ class DemoJobs {
             JobRunning running,
             Situations situations,
             Batteries batteries,
+            Packs packs,
             People people,
             Incidents incidents,
             Wording wording,
@@ -52,6 +58,7 @@ class DemoJobs {
         this.running = running;
         this.situations = situations;
         this.batteries = batteries;
+        this.packs = packs;
         this.people = people;
         this.incidents = incidents;
         this.wording = wording;
@@ -102,6 +109,25 @@ class DemoJobs {
                 List.of(At.done("off"), At.done("soda"), new At(Kind.PAUSED, "", "")));
         spill();
         firstCharge();
+        packApart();
+    }
+
+    /** A car's pack with its links half off; its lights hang on two blocks. */
+    private void packApart() {
+        Battery car = batteries.byCode("G-16").orElseThrow();
+        packs.addTap(car.id(), new Tap("Lights", 1, 2));
+        say(
+                begin("pack-apart", car.code(), "tom"),
+                "tom",
+                List.of(
+                        At.done("off"),
+                        At.done("unplug"),
+                        At.done("drawn", "same"),
+                        At.done("tools"),
+                        At.done("cable-3", "sound"),
+                        At.done("cable-1", "green"),
+                        At.done("cable-4", "rotted"),
+                        new At(Kind.PAUSED, "", "")));
     }
 
     private void spill() {
@@ -169,8 +195,10 @@ class DemoJobs {
     private long begin(String procedureId, @Nullable String code, String login) {
         @Nullable Battery battery = code == null ? null : batteries.byCode(code).orElseThrow();
         Procedure procedure = procedures.find(procedureId).orElseThrow();
-        ProcedureFile file =
-                situations.asRunOn(battery, procedures.file(procedureId).orElseThrow());
+        ProcedureFile file = onPack(
+                battery,
+                procedureId,
+                situations.asRunOn(battery, procedures.file(procedureId).orElseThrow()));
         return jobs.begin(new Jobs.NewJob(
                         procedureId,
                         procedure.version(),
@@ -180,6 +208,19 @@ class DemoJobs {
                         null,
                         person(login).id()))
                 .orElseThrow();
+    }
+
+    private ProcedureFile onPack(@Nullable Battery battery, String procedureId, ProcedureFile file) {
+        return battery == null
+                ? file
+                : packs.of(battery)
+                        .map(pack -> PackSteps.with(
+                                procedureId,
+                                file,
+                                pack,
+                                School.LEAST,
+                                battery.type().model().capacity()))
+                        .orElse(file);
     }
 
     private void say(long job, String login, List<At> what) {

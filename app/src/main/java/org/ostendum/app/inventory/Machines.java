@@ -51,6 +51,15 @@ public class Machines {
                         r.get(SLOT.CODE)));
     }
 
+    /** Holds the machine for this transaction: of two people who change its battery one is first. */
+    public void lock(long id) {
+        sql.select(MACHINE.ID)
+                .from(MACHINE)
+                .where(MACHINE.ID.eq(id))
+                .forUpdate()
+                .fetchOptional();
+    }
+
     /** @return the id given to it; {@code machine.id()} is ignored */
     public long add(Machine machine) {
         return sql.insertInto(MACHINE)

@@ -10,6 +10,7 @@ import org.ostendum.app.job.JobRunning.PassedGate;
 import org.ostendum.app.procedure.PackSteps;
 import org.ostendum.app.procedure.ProcedureFile;
 import org.ostendum.app.procedure.SiteProcedures;
+import org.ostendum.core.change.Choosing;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.procedure.Procedure;
 import org.ostendum.core.procedure.Situation;
@@ -19,16 +20,21 @@ import org.springframework.stereotype.Service;
 /** Begins a job in the form in which it is run: under the rules of its battery, without what its state answers. */
 @Service
 class Beginning {
+    private static final String CELL_REPAIR = "cell-repair";
+    private static final String CHANGE = "change-battery";
+
     private final SiteProcedures procedures;
     private final Situations situations;
     private final JobRunning running;
     private final Packs packs;
+    private final Pool pool;
 
-    Beginning(SiteProcedures procedures, Situations situations, JobRunning running, Packs packs) {
+    Beginning(SiteProcedures procedures, Situations situations, JobRunning running, Packs packs, Pool pool) {
         this.procedures = procedures;
         this.situations = situations;
         this.running = running;
         this.packs = packs;
+        this.pool = pool;
     }
 
     /** What no record tells and no step of the job will ask: it is looked at before. */
@@ -41,6 +47,9 @@ class Beginning {
 
     /** @return whether a battery is a pack that can be taken apart, for procedures that do that; true for all others */
     boolean suits(Procedure procedure, @Nullable Battery battery) {
+        if (procedure.id().equals(CELL_REPAIR)) {
+            return battery == null || !battery.type().model().layout().isPack();
+        }
         return !PackSteps.isOfPack(procedure.id())
                 || (battery != null && packs.of(battery).isPresent());
     }
@@ -56,6 +65,16 @@ class Beginning {
                                 school,
                                 battery.type().model().capacity()))
                         .orElse(file);
+    }
+
+    /** Who takes another than the first of the order says why; it stays with the job. */
+    private ProcedureFile sayingWhy(ProcedureFile file, Battery battery, Machine into, Person person) {
+        return Choosing.first(pool.rank(into, person))
+                .map(first -> first.pooled().subject().code())
+                .filter(first -> !first.equals(battery.code()))
+                .map(first -> file.askingFirst(
+                        "why-this-one", first + " is the one to take first. Why is " + battery.code() + " taken?"))
+                .orElse(file);
     }
 
     /**
@@ -78,6 +97,9 @@ class Beginning {
                 battery,
                 situations.asRunOn(battery, procedures.file(procedure.id()).orElseThrow(), situation),
                 school);
+        if (into != null && battery != null && procedure.id().equals(CHANGE)) {
+            file = sayingWhy(file, battery, into, person);
+        }
         return running.begin(
                 new Jobs.NewJob(
                         procedure.id(),

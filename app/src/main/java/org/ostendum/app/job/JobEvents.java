@@ -55,6 +55,10 @@ final class JobEvents {
             case ACID_ADJUSTED ->
                 List.of(new BatteryEvent.AcidAdjusted(at, quantity == null ? null : (Integer) quantity.intValue()));
             case CHARGER_CHECKED -> List.of(new BatteryEvent.ChargerChecked(at));
+            case CELL_REPLACED ->
+                quantity == null
+                        ? List.of()
+                        : List.of(new BatteryEvent.CellReplaced(at, quantity.intValue(), serial(run, records)));
             case MOVED -> List.of(new BatteryEvent.Moved(at, null, job.machine()));
             case COMMISSIONED -> commissioned(at);
         };
@@ -78,6 +82,11 @@ final class JobEvents {
                 .orElseGet(() -> FullSign.ofWord(answer)
                         .map(sign -> new ChargeEnded(at, Ending.FULL, Set.of(sign), returned))
                         .orElseGet(() -> ChargeEnded.unstated(at, returned)));
+    }
+
+    private static @Nullable String serial(Run run, Records records) {
+        String serial = records.evidenceFrom() == null ? "" : run.value(records.evidenceFrom());
+        return serial.isEmpty() ? null : serial;
     }
 
     private static @Nullable Double quantity(Run run, Records records) {

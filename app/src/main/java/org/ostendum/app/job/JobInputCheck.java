@@ -79,7 +79,9 @@ final class JobInputCheck {
             return new Verdict(value, Faults.NONE, overtaken(settled.get()));
         }
         boolean halts = said.kind() == RunEvent.Kind.STOPPED || said.kind() == RunEvent.Kind.PAUSED;
-        if (!halts && battery != null && !person.worksOnBatteries()) {
+        if (signs(said)) {
+            look(said);
+        } else if (!halts && battery != null && !person.worksOnBatteries()) {
             faults.add("value", "job.fault.role", words.name(person.role()));
         } else if (!halts && !trained) {
             faults.add(
@@ -88,6 +90,16 @@ final class JobInputCheck {
             look(said);
         }
         return new Verdict(value, faults.found(), null);
+    }
+
+    /** Who signs answers for the work of others: his role entitles him, not a training in the work. */
+    private boolean signs(JobInput said) {
+        return said.kind() == RunEvent.Kind.DONE
+                && run.current()
+                        .filter(step -> step.id().equals(said.about())
+                                && step.task() instanceof Task.SignOff signOff
+                                && signOff.roles().contains(person.role().name()))
+                        .isPresent();
     }
 
     private static boolean isAboutTheCurrentStep(RunEvent.Kind kind) {

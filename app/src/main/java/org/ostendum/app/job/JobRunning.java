@@ -39,6 +39,7 @@ public class JobRunning {
     private final Situations situations;
     private final Batteries batteries;
     private final Packs packs;
+    private final CellAgain cellAgain;
     private final Trainings trainings;
     private final People people;
     private final BatteryStates batteryStates;
@@ -52,6 +53,7 @@ public class JobRunning {
             Situations situations,
             Batteries batteries,
             Packs packs,
+            CellAgain cellAgain,
             Trainings trainings,
             People people,
             BatteryStates batteryStates,
@@ -63,6 +65,7 @@ public class JobRunning {
         this.situations = situations;
         this.batteries = batteries;
         this.packs = packs;
+        this.cellAgain = cellAgain;
         this.trainings = trainings;
         this.people = people;
         this.batteryStates = batteryStates;
@@ -163,7 +166,7 @@ public class JobRunning {
         } else if (verdict.faults().any()) {
             return new Answer.Refused(verdict.faults());
         }
-        Faults shut = shutStep(run, said, battery, person, words);
+        Faults shut = shutStep(run, said, verdict.value(), battery, person, words);
         if (shut.any()) {
             return new Answer.Refused(shut);
         }
@@ -172,8 +175,12 @@ public class JobRunning {
     }
 
     /** A later visit has its own gate: what has to have happened since the one before. */
-    private Faults shutStep(Run run, JobInput said, @Nullable Battery battery, Person person, Words words) {
+    private Faults shutStep(
+            Run run, JobInput said, String value, @Nullable Battery battery, Person person, Words words) {
         Faults.Finder faults = new Faults.Finder(words);
+        if (battery != null && said.kind() == Kind.DONE && said.about().equals(CellAgain.STEP)) {
+            cellAgain.fault(run, battery, value, words).ifPresent(fault -> faults.say("value", fault));
+        }
         GateKey gate = said.kind() == Kind.DONE ? run.current().map(Step::gate).orElse(null) : null;
         if (gate != null) {
             Situation situation = situations.of(run.procedure().training(), battery, null, person);

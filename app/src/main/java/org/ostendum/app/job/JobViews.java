@@ -137,7 +137,7 @@ public class JobViews {
 
         /** How many of the steps behind stay in sight; a pack's drawing shows them all. */
         public int lately() {
-            return atHand.pack() == null ? STEPS_IN_SIGHT : 0;
+            return atHand.pack() == null && atHand.lit() == null ? STEPS_IN_SIGHT : 0;
         }
     }
 
@@ -154,9 +154,14 @@ public class JobViews {
      * @param torque of the posts, N·m; null where the sheet says nothing
      * @param reckoned what stands in the field of the current step: the hours that current has flowed
      * @param pack null for a job of another kind
+     * @param lit null for a job that is not about one cell
      * @param sums what the current step works out by itself, a line each
      */
-    public record AtHand(@Nullable Double torque, String reckoned, List<Message> sums, @Nullable PackAt pack) {}
+    public record AtHand(
+            @Nullable Double torque, String reckoned, List<Message> sums, @Nullable PackAt pack, @Nullable Lit lit) {}
+
+    /** The cell that a job is about, on the battery's drawing. */
+    public record Lit(BatteryDrawing drawing, int cell) {}
 
     /**
      * A pack that is taken apart or put together, as it stands.
@@ -199,7 +204,8 @@ public class JobViews {
                         torque(battery),
                         reckoned(run, current, now),
                         sums(run, current, battery),
-                        packAt(run, current, battery)));
+                        packAt(run, current, battery),
+                        lit(run, battery)));
     }
 
     private RowsSoFar rows(Run run, @Nullable Step current, @Nullable Battery battery) {
@@ -290,6 +296,20 @@ public class JobViews {
                 EqualiseEnd.stillWanted(rows),
                 EqualiseEnd.nextFrom(rows).orElse(null),
                 rules.celsius(RuleKey.chargeStop(battery.type().model().duty())));
+    }
+
+    /** @return null where no step has said which cell it is */
+    private static @Nullable Lit lit(Run run, @Nullable Battery battery) {
+        String cell = run.procedure().id().equals("cell-repair") ? run.value("cell") : "";
+        return cell.isEmpty() || battery == null
+                ? null
+                : new Lit(
+                        BatteryPlotter.plot(
+                                battery.type().model().layout(),
+                                battery.type().cablesLeft(),
+                                DRAWN_WIDTH,
+                                DRAWN_HEIGHT),
+                        (int) Double.parseDouble(cell.replace(',', '.')));
     }
 
     private @Nullable BlockVoltsView blockVolts(Run run, Battery battery) {

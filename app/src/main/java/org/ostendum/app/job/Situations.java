@@ -22,6 +22,7 @@ import org.ostendum.core.procedure.Situation.WeightPlate;
 import org.ostendum.core.safety.StationCheck;
 import org.ostendum.core.safety.StationState;
 import org.ostendum.core.safety.Training;
+import org.ostendum.core.state.BatteryState;
 import org.springframework.stereotype.Service;
 
 /** Puts together what the gates look at: the battery's, the room's and the person's real state. */
@@ -102,11 +103,12 @@ public class Situations {
     }
 
     private Subject subject(Battery battery) {
+        return subject(battery, batteryStates.stateOf(battery));
+    }
+
+    static Subject subject(Battery battery, BatteryState state) {
         return new Subject(
-                battery.code(),
-                batteryStates.stateOf(battery),
-                battery.type().weightKg(),
-                battery.type().connector());
+                battery.code(), state, battery.type().weightKg(), battery.type().connector());
     }
 
     private Target target(Machine machine) {

@@ -179,6 +179,28 @@ public record ProcedureFile(
                     sum);
         }
 
+        /** The same step, done when words are written. */
+        StepText written() {
+            return new StepText(
+                    id,
+                    text,
+                    why,
+                    picture,
+                    photos,
+                    skip,
+                    hold,
+                    waitMinutes,
+                    measure,
+                    choose,
+                    true,
+                    rows,
+                    signOff,
+                    effect,
+                    gate,
+                    answers,
+                    sum);
+        }
+
         /** The same step, done when its rows are enough. */
         StepText inRows(Task.Rows.Kind kind) {
             return new StepText(
@@ -381,6 +403,14 @@ public record ProcedureFile(
                 all.addAll(more);
             }
         }
+        return with(orNone(gates), references, all);
+    }
+
+    /** The same with something to be written down before anything else. */
+    public ProcedureFile askingFirst(String stepId, String question) {
+        List<StepText> all =
+                new ArrayList<>(List.of(StepText.plain(stepId, question).written()));
+        all.addAll(steps);
         return with(orNone(gates), references, all);
     }
 

@@ -53,6 +53,8 @@ public final class Access {
             route(GET, "/rooms/*", EVERYBODY),
             route(GET, "/fleet", EVERYBODY),
             route(GET, "/charging", EVERYBODY),
+            route(GET, "/machines", EVERYBODY),
+            route(GET, "/machines/*", EVERYBODY),
             route(GET, "/charging/several", WORKERS),
             route(POST, "/charging/several/on", WORKERS),
             route(POST, "/charging/several/off", WORKERS),

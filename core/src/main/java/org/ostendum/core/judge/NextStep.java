@@ -6,7 +6,7 @@ import org.jspecify.annotations.Nullable;
 /** The job a finding or a date asks for, the most pressing first. */
 public enum NextStep {
     COVER_PLATES("cover-plates"),
-    REPAIR_CELL(null),
+    REPAIR_CELL("cell-repair"),
     COOL(null),
     RIGHT_DEFECT(null),
     COMMISSION("commission-dry"),

@@ -238,7 +238,10 @@ public final class NextThings {
     }
 
     private void add(NextStep step, Severity severity, Message reason) {
-        add(step, severity, reason, step.job());
+        // A cell of a block cannot be taken out: the block is changed as the pack's drawing has it.
+        boolean inBlock =
+                step == NextStep.REPAIR_CELL && battery.model().layout().isPack();
+        add(step, severity, reason, inBlock ? null : step.job());
     }
 
     private void add(NextStep step, Severity severity, Message reason, @Nullable String procedure) {

@@ -34,6 +34,27 @@ final class ChargeGates {
                         new Evidence("chargeStart", running.since()));
     }
 
+    /** A cell gasses on for hours after a charge; a spark at it bursts it. */
+    static GateOutcome aired(Subject battery) {
+        BatteryState state = battery.state();
+        if (state.isCharging()) {
+            return notCharging(battery);
+        }
+        Instant ended = state.charging().chargeEnded();
+        Duration wanted = state.rules().duration(RuleKey.HOT_WORK_AIRED);
+        if (ended == null) {
+            return new GateOutcome.Unknown(Message.of("gate.AIRED.unknown", battery.code(), (int) wanted.toHours()));
+        }
+        Duration left = wanted.minus(Duration.between(ended, state.asOf()));
+        return left.isNegative() || left.isZero()
+                ? GateOutcome.OPEN
+                : GateOutcome.shut(
+                        Message.of("gate.AIRED.shut", battery.code(), ended, (int) Math.max(1, left.toMinutes())),
+                        Message.of("gate.AIRED.remedy"),
+                        null,
+                        new Evidence("chargeEnd", ended));
+    }
+
     /** The level rises while charging: full before means overflow after. Bare plates are the exception, by their own job. */
     static GateOutcome fullBeforeWater(Subject battery) {
         BatteryState state = battery.state();

@@ -25,6 +25,8 @@ public enum GateKey {
     JUST_FULL("equalise.how", true),
     CHARGED("change.choose", true),
     COOLED("charge.cool", true),
+    /** Off charge so long that its gas is gone: before a flame, an arc or a drill. */
+    AIRED("cell.prepare", false),
     NO_STOP_FINDING("change.choose", true),
     RIGHT_VOLTAGE("change.choose", false),
     RIGHT_WEIGHT("change.choose", true),

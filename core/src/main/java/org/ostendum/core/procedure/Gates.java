@@ -33,6 +33,7 @@ public final class Gates {
         battery(GateKey.NOT_FROZEN, ChargeGates::notFrozen);
         battery(GateKey.JUST_FULL, ChargeGates::justFull);
         battery(GateKey.CHARGED, ChargeGates::charged);
+        battery(GateKey.AIRED, ChargeGates::aired);
         battery(GateKey.COOLED, ChargeGates::cooled);
     }
 

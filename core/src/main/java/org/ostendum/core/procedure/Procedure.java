@@ -68,6 +68,8 @@ public record Procedure(
         DREW_OFF,
         ACID_ADJUSTED,
         CHARGER_CHECKED,
+        /** One cell was taken out and another put in: the step of the quantity says which, that of the evidence its serial. */
+        CELL_REPLACED,
         /** It went into the machine that the job was begun for. */
         MOVED,
         /** Its first charge is over. */

@@ -159,7 +159,7 @@ public final class Run {
             switch (effect) {
                 case CHARGE_BEGUN -> since = event.at();
                 case EQUALISE_ENDED -> since = null;
-                case COVERED, KIT_USED -> {}
+                case COVERED, KIT_USED, EXCHANGED -> {}
             }
         }
         return Optional.ofNullable(since);

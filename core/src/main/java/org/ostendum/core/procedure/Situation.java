@@ -75,6 +75,11 @@ public record Situation(
         return new Situation(now, zone, rules, training, trained, stations, battery, misfits, into);
     }
 
+    /** The same moment with another battery under the eyes. */
+    public Situation of(Subject other) {
+        return new Situation(now, zone, other.state().rules(), needed, trained, stations, other, misfits, into);
+    }
+
     public LocalDate today() {
         return LocalDate.ofInstant(now, zone);
     }

@@ -8,6 +8,8 @@ public enum StepEffect {
     EQUALISE_ENDED,
     /** Its plates were just covered with as much as the step measured. */
     COVERED,
+    /** It is in its machine, and the one that was there stands in its place. */
+    EXCHANGED,
     /** The room's spill kit was opened: it is not ready until somebody has checked it again. */
     KIT_USED
 }

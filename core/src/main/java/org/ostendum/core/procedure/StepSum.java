@@ -63,6 +63,21 @@ public enum StepSum {
                             : Message.of("step-sum.acid.cells", new Cells(cells)));
         }
     },
+    /** Which cells are to be taken out. */
+    CELLS_TO_REPAIR {
+        @Override
+        public List<Message> of(Run run, BatteryState battery) {
+            List<Integer> cells = battery.findings().stream()
+                    .filter(finding -> finding.finding().next() == NextStep.REPAIR_CELL)
+                    .flatMap(finding -> finding.finding().cells().numbers().stream())
+                    .distinct()
+                    .toList();
+            return List.of(
+                    cells.isEmpty()
+                            ? Message.of("step-sum.repair.none")
+                            : Message.of("step-sum.repair.cells", new Cells(cells)));
+        }
+    },
     /** How much is drawn off and how much stronger acid goes in, for half of the way. */
     ACID_EXCHANGE {
         @Override

@@ -49,6 +49,7 @@ public enum RuleKey {
     WATER_ANALYSIS("water.what.analysis", Unit.DAYS, "365", "30", "730", Source.RULE_OF_THUMB),
     WATER_PRICE("money.water", Unit.CENTS, "60", "0", "1000", Source.RULE_OF_THUMB),
     COOLING("charge.cool", Unit.HOURS, "8", "0", "48", Source.RULE_OF_THUMB),
+    HOT_WORK_AIRED("cell.prepare.aired", Unit.HOURS, "2", "1", "48", Source.RULE_OF_THUMB),
     COOL_WITHIN("charge.cool.within", Unit.COUNT, "8", "2", "20", Source.RULE_OF_THUMB),
     CHARGE_RATE_LEAST("charge.match.rate-least", Unit.PERCENT, "10", "2", "20", Source.RULE_OF_THUMB),
     CHARGE_RATE_MOST("charge.match.rate-most", Unit.PERCENT, "25", "15", "50", Source.RULE_OF_THUMB),

@@ -31,7 +31,7 @@ import org.springframework.boot.test.context.TestComponent;
 @TestComponent
 public class OwnBatteries {
     public static final String ROOM = "tests";
-    private static final int SLOTS = 40;
+    private static final int SLOTS = 60;
 
     private final Batteries batteries;
     private final Models models;
@@ -52,9 +52,18 @@ public class OwnBatteries {
 
     /** @return one of a model of the demo in a free slot, fully charged six hours ago, never read; the same under its code again */
     public Battery full(String code, String like) {
+        return full(code, like, Duration.ofHours(6));
+    }
+
+    /** The same, cool by now and ready for work. */
+    public Battery rested(String code, String like) {
+        return full(code, like, Duration.ofHours(30));
+    }
+
+    private Battery full(String code, String like, Duration since) {
         return batteries.byCode(code).orElseGet(() -> {
             Battery battery = add(code, like);
-            Instant full = TestClock.now().minus(Duration.ofHours(6));
+            Instant full = TestClock.now().minus(since);
             write(battery, full);
             return battery;
         });

@@ -1,0 +1,111 @@
+package org.ostendum.core.change;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.judge.Message;
+import org.ostendum.core.procedure.GateKey;
+import org.ostendum.core.procedure.GateOutcome;
+import org.ostendum.core.procedure.Gates;
+import org.ostendum.core.procedure.Situation;
+import org.ostendum.core.procedure.Situation.Subject;
+
+/**
+ * Which battery goes into a machine next: of those that may, the one that has rested longest, and of those that have rested alike the one
+ * that has worked least. Practice {@code change.choose}.
+ */
+public final class Choosing {
+    /** What must hold of a battery before it goes into a machine, the most telling first. */
+    private static final List<GateKey> ASKED = List.of(
+            GateKey.RIGHT_VOLTAGE,
+            GateKey.RIGHT_WEIGHT,
+            GateKey.COMMISSIONED,
+            GateKey.NOT_HELD,
+            GateKey.UNDAMAGED,
+            GateKey.SOUND_FOR_WORK,
+            GateKey.NO_STOP_FINDING,
+            GateKey.NOT_CHARGING,
+            GateKey.CHARGED,
+            GateKey.COOLED);
+
+    /** Rests that differ by less were alike: nobody hurries a shift for hours. */
+    private static final Duration ALIKE = Duration.ofHours(12);
+
+    private static final Comparator<Ranked> ORDER = Comparator.comparing(Ranked::may)
+            .reversed()
+            .thenComparing(ranked -> ranked.against().size())
+            .thenComparing(Ranked::restedTimes, Comparator.reverseOrder())
+            .thenComparing(ranked -> ranked.pooled().cycles())
+            .thenComparing(ranked -> ranked.pooled().subject().code());
+
+    private Choosing() {}
+
+    /**
+     * A battery of the pool.
+     *
+     * @param inMachine code of the machine it is in; null for none
+     * @param promisedTo code of a machine for which it is being fetched; null for none
+     * @param cycles on record lately
+     */
+    public record Pooled(Subject subject, @Nullable String inMachine, @Nullable String promisedTo, int cycles) {}
+
+    /**
+     * A battery in its place in the order.
+     *
+     * @param rested since it was full; null where it is not known to be
+     * @param against what keeps it from going in, the worst first; none for one that may
+     */
+    public record Ranked(Pooled pooled, @Nullable Duration rested, List<Message> against) {
+        public Ranked {
+            against = List.copyOf(against);
+        }
+
+        public boolean may() {
+            return against.isEmpty();
+        }
+
+        private long restedTimes() {
+            return rested == null ? -1 : rested.dividedBy(ALIKE);
+        }
+    }
+
+    /** @param machine the moment with the machine in it, whichever battery it has */
+    public static List<Ranked> rank(Situation machine, List<Pooled> pool) {
+        return pool.stream()
+                .map(pooled -> ranked(machine, pooled))
+                .sorted(ORDER)
+                .toList();
+    }
+
+    /** @return the one to be taken first; empty where none may go in */
+    public static Optional<Ranked> first(List<Ranked> ranked) {
+        return ranked.stream().filter(Ranked::may).findFirst();
+    }
+
+    private static Ranked ranked(Situation machine, Pooled pooled) {
+        List<Message> against = new ArrayList<>();
+        if (pooled.inMachine() != null) {
+            against.add(Message.of("choose.in-machine", pooled.inMachine()));
+        }
+        if (pooled.promisedTo() != null) {
+            against.add(Message.of("choose.promised", pooled.promisedTo()));
+        }
+        Situation situation = machine.of(pooled.subject());
+        for (GateKey gate : ASKED) {
+            if (Gates.ask(gate, situation) instanceof GateOutcome.Shut shut) {
+                against.add(shut.why());
+            }
+        }
+        Instant full = pooled.subject().state().full().isYes()
+                ? pooled.subject().state().full().since()
+                : null;
+        if (full == null && against.isEmpty()) {
+            against.add(Message.of("choose.full-unknown", pooled.subject().code()));
+        }
+        return new Ranked(pooled, full == null ? null : Duration.between(full, machine.now()), against);
+    }
+}

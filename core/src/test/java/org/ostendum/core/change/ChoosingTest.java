@@ -1,0 +1,114 @@
+package org.ostendum.core.change;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.Test;
+import org.ostendum.core.change.Choosing.Pooled;
+import org.ostendum.core.change.Choosing.Ranked;
+import org.ostendum.core.defect.DefectKind;
+import org.ostendum.core.event.Ending;
+import org.ostendum.core.event.FullSign;
+import org.ostendum.core.measure.Level;
+import org.ostendum.core.measure.RoundState;
+import org.ostendum.core.procedure.Situation;
+import org.ostendum.core.procedure.Situation.Subject;
+import org.ostendum.core.procedure.Situation.Target;
+import org.ostendum.core.procedure.Situation.WeightPlate;
+import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.safety.Trained;
+import org.ostendum.core.safety.Training;
+import org.ostendum.core.state.Told;
+
+/** A truck of 12 V whose plate says 900 to 1000 kg, and the pool. */
+class ChoosingTest {
+    private static final Situation TRUCK = new Situation(
+            Told.NOW,
+            ZoneOffset.UTC,
+            Rules.standard(),
+            Training.CHANGING,
+            new Trained(Map.of(Training.CHANGING, LocalDate.of(2026, 1, 1))),
+            List.of(),
+            null,
+            null,
+            new Target("F3", 12, "grey", new WeightPlate(900, 1000), "T-0"));
+
+    private static Told full(double hoursAgo) {
+        return Told.nothing()
+                .read(hoursAgo + 200, RoundState.FULL_CHARGE, Level.RIGHT, 1285, 1284, 1286, 1285, 1284, 1285)
+                .worked(hoursAgo + 20, 150)
+                .chargeBegun(hoursAgo + 10)
+                .ended(hoursAgo, Ending.FULL, 168.0, FullSign.EQUAL_GRAVITIES);
+    }
+
+    private static Pooled pooled(String code, Told told, int cycles) {
+        return pooled(code, told, 930, null, null, cycles);
+    }
+
+    private static Pooled pooled(
+            String code, Told told, int weight, @Nullable String in, @Nullable String promised, int cycles) {
+        return new Pooled(new Subject(code, told.state(), weight, "grey"), in, promised, cycles);
+    }
+
+    private static List<String> codes(List<Ranked> ranked) {
+        return ranked.stream().map(r -> r.pooled().subject().code()).toList();
+    }
+
+    @Test
+    void theLongestRestedGoesFirst() {
+        List<Ranked> ranked = Choosing.rank(
+                TRUCK, List.of(pooled("A", full(30), 40), pooled("B", full(90), 40), pooled("C", full(50), 40)));
+        assertThat(codes(ranked)).containsExactly("B", "C", "A");
+        assertThat(Choosing.first(ranked).orElseThrow().rested().toHours()).isEqualTo(90);
+    }
+
+    /** An hour more of rest is none: the one that has worked less goes first. */
+    @Test
+    void ofThoseThatHaveRestedAlikeTheOneThatHasWorkedLeast() {
+        List<Ranked> ranked = Choosing.rank(TRUCK, List.of(pooled("A", full(27), 45), pooled("B", full(26), 12)));
+        assertThat(codes(ranked)).containsExactly("B", "A");
+    }
+
+    @Test
+    void whatMayNotGoInSaysWhyAndComesLast() {
+        List<Ranked> ranked = Choosing.rank(
+                TRUCK,
+                List.of(
+                        pooled("LIGHT", full(90), 810, null, null, 1),
+                        pooled("AWAY", full(90), 930, "F9", null, 1),
+                        pooled("PROMISED", full(90), 930, null, "F7", 1),
+                        pooled("WARM", full(1), 1),
+                        pooled("CRACKED", full(90).found(2, DefectKind.DAMAGED_CASE), 1),
+                        pooled("UNKNOWN", Told.nothing(), 1),
+                        pooled("GOOD", full(30), 99)));
+        assertThat(ranked.get(0).pooled().subject().code()).isEqualTo("GOOD");
+        assertThat(ranked).filteredOn(Ranked::may).hasSize(1);
+        assertThat(against(ranked, "LIGHT")).isEqualTo("gate.RIGHT_WEIGHT.shut");
+        assertThat(against(ranked, "AWAY")).isEqualTo("choose.in-machine");
+        assertThat(against(ranked, "PROMISED")).isEqualTo("choose.promised");
+        assertThat(against(ranked, "WARM")).startsWith("gate.COOLED");
+        assertThat(against(ranked, "CRACKED")).startsWith("gate.UNDAMAGED");
+        assertThat(against(ranked, "UNKNOWN")).isEqualTo("choose.full-unknown");
+    }
+
+    private static String against(List<Ranked> ranked, String code) {
+        return ranked.stream()
+                .filter(r -> r.pooled().subject().code().equals(code))
+                .findFirst()
+                .orElseThrow()
+                .against()
+                .get(0)
+                .key();
+    }
+
+    @Test
+    void whereNoneMayGoInThereIsNoFirst() {
+        assertThat(Choosing.first(Choosing.rank(TRUCK, List.of(pooled("W", full(1), 3)))))
+                .isEmpty();
+        assertThat(Choosing.first(Choosing.rank(TRUCK, List.of()))).isEmpty();
+    }
+}

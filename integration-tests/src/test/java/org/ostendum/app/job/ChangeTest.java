@@ -1,0 +1,213 @@
+package org.ostendum.app.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Objects;
+import java.util.UUID;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.inventory.Machine;
+import org.ostendum.app.inventory.MachineKind;
+import org.ostendum.app.inventory.Machines;
+import org.ostendum.app.people.People;
+import org.ostendum.app.state.BatteryStates;
+import org.ostendum.app.support.OwnBatteries;
+import org.ostendum.core.change.Choosing.Ranked;
+import org.ostendum.core.people.Person;
+import org.ostendum.core.procedure.Run;
+import org.ostendum.core.procedure.Step;
+import org.ostendum.core.procedure.Task;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockHttpServletResponse;
+
+/** A truck's battery changed: both batteries move at one moment, whoever is quicker. */
+class ChangeTest extends JobsTest {
+    @Autowired
+    private OwnBatteries own;
+
+    @Autowired
+    private Machines machines;
+
+    @Autowired
+    private Pool pool;
+
+    @Autowired
+    private People persons;
+
+    @Autowired
+    private BatteryStates batteryStates;
+
+    private String tag;
+    private Machine truck;
+    private Battery old;
+    private Battery fresh;
+
+    @BeforeEach
+    void truckAndBatteries() {
+        tag = UUID.randomUUID().toString().substring(0, 4);
+        old = own.rested("O" + tag, "T-04");
+        fresh = own.rested("N" + tag, "T-04");
+        truck = truck("F" + tag);
+        batteries.place(old.id(), null, truck.id());
+    }
+
+    private Machine truck(String code) {
+        int weight = fresh.type().weightKg();
+        long id = machines.add(new Machine(
+                0,
+                code,
+                "Test truck",
+                MachineKind.FORKLIFT,
+                weight - 50,
+                weight + 50,
+                fresh.type().model().nominalVolts(),
+                "",
+                null,
+                null));
+        return machines.all().stream().filter(m -> m.id() == id).findFirst().orElseThrow();
+    }
+
+    private long begin(Battery in) throws Exception {
+        return begin(tom, in.code(), "change-battery", "machine", truck.code(), "looked", "yes");
+    }
+
+    private void until(long job, String step, String how) throws Exception {
+        Step current = run(job).current().orElseThrow();
+        while (!current.id().equals(step)) {
+            if (current.mayBeSkipped()) {
+                say(tom, job, "skip", current.id(), "not read");
+            } else {
+                say(tom, job, "done", current.id(), right(current, how));
+            }
+            Run now = run(job);
+            assertThat(now.settled(current.id())).as(current.id()).isPresent();
+            current = now.current().orElseThrow();
+        }
+    }
+
+    private static String right(Step step, String how) {
+        if (step.id().equals("how")) {
+            return how;
+        }
+        return step.task() instanceof Task.Write
+                ? "the other one is blocked in"
+                : step.rightAnswer().orElseThrow();
+    }
+
+    private Battery now(Battery battery) {
+        return batteries.byId(battery.id()).orElseThrow();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"hoist", "roller", "cart", "hand"})
+    void bothBatteriesMoveAtTheMomentTheNewOneIsConnected(String how) throws Exception {
+        Long place = fresh.slotId();
+        long job = begin(fresh);
+        until(job, "connect", how);
+        assertThat(now(old).machineCode()).isEqualTo(truck.code());
+        assertThat(now(fresh).slotId()).isEqualTo(place);
+        say(tom, job, "done", "connect", "");
+        assertThat(now(fresh).machineCode()).isEqualTo(truck.code());
+        assertThat(now(old).slotId()).isEqualTo(place);
+        assertThat(batteryStates.stateOf(now(old)).full().isNo()).isTrue();
+        assertThat(ledger.ofBattery(old.id(), null, 3))
+                .anyMatch(line -> line.payload().contains("\"from\":\"" + truck.code()));
+        until(job, "old", how);
+        say(tom, job, "done", "old", "");
+        tom.send("/jobs/" + job + "/finish", "key", UUID.randomUUID().toString());
+        assertThat(run(job).status()).isEqualTo(Run.Status.FINISHED);
+        assertThat(tom.page("/machines/" + truck.code())).contains("In it:", fresh.code());
+    }
+
+    /** What was left by the gauge tells how much it has worked. */
+    @Test
+    void whatWasLeftTellsHowMuchIsMissing() throws Exception {
+        long job = begin(fresh);
+        until(job, "hours", "hoist");
+        say(tom, job, "done", "hours", "5120");
+        say(tom, job, "done", "left", "30");
+        until(job, "connect", "hoist");
+        say(tom, job, "done", "connect", "");
+        assertThat(batteryStates.stateOf(now(old)).charge().likely()).isCloseTo(0.3, within(0.01));
+        assertThat(pool.rank(truck, persons.byLogin("tom").orElseThrow()))
+                .filteredOn(r -> r.pooled().subject().code().equals(old.code()))
+                .noneMatch(Ranked::may);
+        double capacity = old.type().model().capacity().ampHours();
+        assertThat(ledger.ofBattery(old.id(), null, 4))
+                .filteredOn(line -> line.kind().name().equals("DISCHARGE"))
+                .singleElement()
+                .satisfies(line -> assertThat(
+                                Objects.requireNonNull(line.quantity()).doubleValue())
+                        .isEqualTo(0.7 * capacity));
+    }
+
+    @Test
+    void aChangeStoppedInTheMiddleHasMovedNothing() throws Exception {
+        Long place = fresh.slotId();
+        long job = begin(fresh);
+        until(job, "hoisted", "hoist");
+        say(tom, job, "done", "hoisted", "swings");
+        tom.send("/jobs/" + job + "/finish", "key", UUID.randomUUID().toString());
+        assertThat(now(old).machineCode()).isEqualTo(truck.code());
+        assertThat(now(fresh).slotId()).isEqualTo(place);
+    }
+
+    /** Two people connect a battery in one truck at one moment: one battery is in it, all three are somewhere, none twice. */
+    @Test
+    void ofTwoAtOnceOneIsFirstAndNothingIsDoubled() throws Exception {
+        Battery third = own.rested("X" + tag, "T-04");
+        List<Long> places = List.of(Objects.requireNonNull(fresh.slotId()), Objects.requireNonNull(third.slotId()));
+        long one = begin(fresh);
+        until(one, "connect", "hoist");
+        long other = begin(third);
+        until(other, "connect", "cart");
+        ExecutorService both = Executors.newFixedThreadPool(2);
+        Future<MockHttpServletResponse> first = both.submit(() -> say(tom, one, "done", "connect", ""));
+        Future<MockHttpServletResponse> second = both.submit(() -> say(ines, other, "done", "connect", ""));
+        assertThat(first.get().getStatus()).isLessThan(500);
+        assertThat(second.get().getStatus()).isLessThan(500);
+        both.shutdown();
+        List<Battery> all = List.of(now(old), now(fresh), now(third));
+        assertThat(all).filteredOn(b -> truck.code().equals(b.machineCode())).hasSize(1);
+        assertThat(all)
+                .filteredOn(b -> b.machineCode() == null)
+                .extracting(Battery::slotId)
+                .containsExactlyInAnyOrderElementsOf(places);
+    }
+
+    @Test
+    void anotherThanTheFirstAsksWhy() throws Exception {
+        Person person = persons.byLogin("tom").orElseThrow();
+        List<Ranked> ranked = pool.rank(truck, person);
+        String first = ranked.get(0).pooled().subject().code();
+        assertThat(ranked.get(0).may()).isTrue();
+        String other = ranked.stream()
+                .filter(r -> r.may() && !r.pooled().subject().code().equals(first))
+                .findFirst()
+                .orElseThrow()
+                .pooled()
+                .subject()
+                .code();
+        long job = begin(tom, other, "change-battery", "machine", truck.code(), "looked", "yes");
+        assertThat(run(job).current().orElseThrow().id()).isEqualTo("why-this-one");
+        assertThat(tom.page("/jobs/" + job)).contains(first + " is the one to take first");
+        assertThat(tom.page("/machines/" + truck.code()))
+                .contains("Take " + first.replace("’", "'"), "being fetched for");
+    }
+
+    @Test
+    void whatMayNotGoInSaysWhy() throws Exception {
+        assertThat(tom.page("/machines/" + truck.code()))
+                .contains("May not, and why", "It is in ", "T-28 weighs 810 kg")
+                .doesNotContain("G-01");
+        assertThat(tom.page("/machines")).contains(truck.code(), old.code());
+    }
+}
