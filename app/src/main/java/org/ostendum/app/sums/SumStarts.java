@@ -82,6 +82,9 @@ class SumStarts {
         values.put("testAmperes", capacity / model.rateHours());
         values.put("loadAmperes", load(model));
         values.put("cells", (double) model.cells());
+        if (battery.type().weightKg() > 0) {
+            values.put("weightKilograms", (double) battery.type().weightKg());
+        }
         values.put("isMotive", model.duty() == Duty.MOTIVE ? 1.0 : 0.0);
         values.put("isAircraft", model.duty() == Duty.AIRCRAFT ? 1.0 : 0.0);
         Rules rules = batteryStates.rulesFor(battery);

@@ -162,7 +162,9 @@ final class WorkSums {
                     new Input("eyesMillimetres", "mm", 150, 2500, 780),
                     new Input("firstNotchMillimetres", "mm", 0, 1250, 150),
                     new Input("stepMillimetres", "mm", 10, 500, 40),
-                    new Input("notches", "", 1, 60, 14));
+                    new Input("notches", "", 1, 60, 14),
+                    new Input("chainMillimetres", "mm", 100, 3000, 600),
+                    new Input("weightKilograms", "kg", 20, 3000, 930));
         }
 
         @Override
@@ -172,14 +174,18 @@ final class WorkSums {
                     (int) value(values, "firstNotchMillimetres"),
                     (int) value(values, "stepMillimetres"),
                     (int) value(values, "notches"));
+            ChangeSums.Hang hang = ChangeSums.hang(notches.offMillimetres(), (int) value(values, "chainMillimetres"));
             return List.of(
                     new Output("notch", "", notches.left(), 0),
-                    new Output("askewMillimetres", "mm", notches.offMillimetres(), 0));
+                    new Output("askewMillimetres", "mm", notches.offMillimetres(), 0),
+                    new Output("askewDegrees", "°", hang.degrees(), 1),
+                    new Output(
+                            "pullOfEachChain", "kg", value(values, "weightKilograms") / 2 * (1 + hang.addedPull()), 0));
         }
 
         @Override
         public String source() {
-            return "Half the distance of the eyes from the beam’s middle, to the nearest notch on each side";
+            return "Half the distance of the eyes from the beam’s middle, to the nearest notch on each side; pull = half the weight ÷ cos";
         }
     }
 

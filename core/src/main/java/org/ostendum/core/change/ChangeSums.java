@@ -5,6 +5,10 @@ import org.ostendum.core.quantity.OutOfRange;
 
 /** Sums about changing batteries. */
 public final class ChangeSums {
+    private static final double STRAIGHT_DEGREES = 5;
+    /** Part of its length by which a chain may be askew and the sum still means something. */
+    private static final double STEEPEST = 0.9;
+
     private ChangeSums() {}
 
     /**
@@ -27,6 +31,30 @@ public final class ChangeSums {
      * @param offMillimetres by which each chain still hangs askew
      */
     public record Notches(int left, int right, int offMillimetres) {}
+
+    /**
+     * How a chain hangs whose hook is not over its eye.
+     *
+     * @param degrees from the vertical
+     * @param addedPull part by which the chain carries more than half the load: 1 ÷ cos − 1
+     */
+    public record Hang(double degrees, double addedPull) {
+        /** Chains that stand off more bend the case's walls and may slip. Rule of thumb. */
+        public boolean isStraight() {
+            return degrees <= STRAIGHT_DEGREES;
+        }
+    }
+
+    /**
+     * @param offMillimetres by which the hook stands beside its eye
+     * @param chainMillimetres length of the chain, 100 to 3000
+     */
+    public static Hang hang(int offMillimetres, int chainMillimetres) {
+        OutOfRange.check("length of the chain", chainMillimetres, 100, 3000);
+        OutOfRange.check("distance of the hook from its eye", offMillimetres, 0, chainMillimetres * STEEPEST);
+        double angle = Math.asin((double) offMillimetres / chainMillimetres);
+        return new Hang(Math.toDegrees(angle), 1 / Math.cos(angle) - 1);
+    }
 
     /**
      * @param eyesMillimetres distance of the battery's eyes, 150 to 2500

@@ -87,6 +87,15 @@ class SumsTest {
         assertThat(CapacitySums.mostCurrent(AmpHours.of(600), 6, 1.2).amperes()).isCloseTo(445, within(1.0));
     }
 
+    @ParameterizedTest
+    @CsvSource({"0, 600, 0, 0, true", "20, 600, 1.91, 0.0006, true", "300, 600, 30, 0.1547, false"})
+    void aChainThatHangsAskewPullsMore(int off, int chain, double degrees, double added, boolean straight) {
+        ChangeSums.Hang hang = ChangeSums.hang(off, chain);
+        assertThat(hang.degrees()).isCloseTo(degrees, within(0.01));
+        assertThat(hang.addedPull()).isCloseTo(added, within(0.0005));
+        assertThat(hang.isStraight()).isEqualTo(straight);
+    }
+
     @Test
     void loadsAddUp() {
         var lift = new CapacitySums.Load(new Amperes(200), Duration.ofMinutes(78));

@@ -141,6 +141,7 @@ class ProcedureFaultsTest {
                         GateKey.HAS_CAPS,
                         GateKey.COMMISSIONED,
                         GateKey.NOT_FROZEN,
+                        GateKey.AIRED,
                         GateKey.RIGHT_VOLTAGE,
                         GateKey.MACHINE_FREE,
                         GateKey.CHARGER_FITS);

@@ -76,7 +76,7 @@ class LogTest extends ApplicationTest {
     @CsvSource({
         "NOTE, '', '', '', needs its text",
         "WASH, yesterday, '', x, is no time",
-        "WASH, 2999-01-01 10:00, '', x, lies ahead",
+        "WASH, 2098-01-01 10:00, '', x, lies ahead",
         "CHARGE_END, '', lots, x, is no amount",
         "CHARGE_END, '', -1, x, is no amount",
         "ROUND, '', '', x, Choose one"

@@ -12,9 +12,13 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.inventory.Chargers;
 import org.ostendum.app.support.ApplicationTest;
 import org.ostendum.app.support.Browser;
 import org.ostendum.app.support.OwnBatteries;
+import org.ostendum.core.charger.ChargerSheet;
+import org.ostendum.core.quantity.Amperes;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
@@ -26,6 +30,9 @@ class TapsAndKeysTest extends ApplicationTest {
 
     @Autowired
     private OwnBatteries own;
+
+    @Autowired
+    private Chargers chargers;
 
     private Browser browser;
     private int taps;
@@ -116,15 +123,32 @@ class TapsAndKeysTest extends ApplicationTest {
         atMost("begin what is most urgent", 0, 1);
     }
 
+    /** On its usual charger, every check at one look; then off again along the row. */
     @Test
-    void onCharge() {
+    void onChargeAndOff() {
+        Battery battery = own.full("K-80", "T-04");
+        chargers.add(
+                battery.slotId(),
+                ChargerSheet.ofPlate("CK-80", battery.type().model().cells(), new Amperes(96)));
         fromTheRoom();
-        find("t19");
-        browser.awaitText("h1", "T-19");
-        tap(".slate a[href='/batteries/T-19/jobs']");
-        tap("a[href='/batteries/T-19/jobs/charge']");
-        browser.await(".slate .verdict");
-        atMost("to the charger’s choice", 2, 5);
+        find("k80");
+        browser.awaitText("h1", "K-80");
+        tap(".slate a[href='/batteries/K-80/jobs']");
+        tap("a[href='/batteries/K-80/jobs/charge']");
+        browser.await("button[name=over]");
+        tap("button[name=over]");
+        browser.awaitText(".told", "Done and written down");
+        atMost("on charge", 3, 5);
+
+        fromTheRoom();
+        type("gc");
+        browser.await(".slate a[href='/charging/several']");
+        tap(".slate a[href='/charging/several']");
+        browser.await("#off input[value=K-80]");
+        tap("#off input[value=K-80]");
+        tap("button[form=off]");
+        browser.awaitText(".told", "Off charge, 1: K-80");
+        atMost("off charge", 3, 2);
     }
 
     @Test
@@ -155,7 +179,7 @@ class TapsAndKeysTest extends ApplicationTest {
 
     @ParameterizedTest
     @ValueSource(
-            strings = {"/", "/mine", "/fleet", "/charging", "/watering", "/jobs", "/ledger", "/day", "/safety", "/rules"
+            strings = {"/", "/mine", "/fleet", "/charging", "/charging/several", "/machines", "/machines/F5", "/batteries/G-01/pack", "/watering", "/jobs", "/ledger", "/day", "/safety", "/rules"
             })
     void aPhoneNeedsNoSidewaysScroll(String page) {
         browser.driver()

@@ -13,6 +13,7 @@ import org.ostendum.core.storage.SelfDischarge;
 
 /** Curves, bars and the beam about work, standing, changing and money. */
 final class WorkSketches {
+    private static final double LONGEST_CHAIN = 3000;
     private static final double SERVICEABLE = 0.8;
     private static final double LEAST_SHOWN = 1.1;
 
@@ -109,9 +110,10 @@ final class WorkSketches {
         int right = (int) given.result("notch");
         double reach = Math.max(eyes / 2, first + (notches - 1) * step) + step;
         double scale = Math.min(300 / reach, 284 / (eyes / 2));
+        double top = 110 + 90 * Math.min(1, given.value("chainMillimetres") / LONGEST_CHAIN);
         Sketch sketch = new Sketch()
                 .rect("bar-cool", 320 - reach * scale, 40, 2 * reach * scale, 22)
-                .rect("plot", 320 - eyes / 2 * scale - 26, 190, eyes * scale + 52, 60);
+                .rect("plot", 320 - eyes / 2 * scale - 26, top, eyes * scale + 52, 60);
         for (int side = -1; side <= 1; side += 2) {
             for (int n = 1; n <= notches; n++) {
                 double x = 320 + side * (first + (n - 1) * step) * scale;
@@ -119,10 +121,12 @@ final class WorkSketches {
             }
             double notch = 320 + side * (first + (right - 1) * step) * scale;
             double eye = 320 + side * eyes / 2 * scale;
-            sketch.line("chain", notch, 62, eye, 190).circle("spot", eye, 190, 7);
+            sketch.line("chain", notch, 62, eye, top).circle("spot", eye, top, 7);
         }
         return sketch.word("middle", 320, 24, given.text("sketch.notch", right))
-                .word("middle", 320, 226, given.say("mm", eyes));
+                .word("middle", 320, top + 24, given.say("mm", eyes))
+                .word("middle", 320, top + 48, given.say("kg", given.value("weightKilograms")))
+                .word("middle", 320, 96, given.text("sketch.chain", given.say("kg", given.result("pullOfEachChain"))));
     }
 
     /** What a cycle of the repaired battery costs, the longer it lasts the less; a new one's across it. */
