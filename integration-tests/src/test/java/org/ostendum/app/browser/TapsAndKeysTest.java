@@ -179,7 +179,21 @@ class TapsAndKeysTest extends ApplicationTest {
 
     @ParameterizedTest
     @ValueSource(
-            strings = {"/", "/mine", "/fleet", "/charging", "/charging/several", "/machines", "/machines/F5", "/batteries/G-01/pack", "/watering", "/jobs", "/ledger", "/day", "/safety", "/rules"
+            strings = {
+                "/",
+                "/mine",
+                "/fleet",
+                "/charging",
+                "/charging/several",
+                "/machines",
+                "/machines/F5",
+                "/batteries/G-01/pack",
+                "/watering",
+                "/jobs",
+                "/ledger",
+                "/day",
+                "/safety",
+                "/rules"
             })
     void aPhoneNeedsNoSidewaysScroll(String page) {
         browser.driver()

@@ -119,8 +119,8 @@ class OneAgainstAllTest extends ApplicationTest {
                                 "false",
                                 "us",
                                 "false",
-                                "night",
-                                "false")
+                                "theme",
+                                "DEVICE")
                         .statusCode())
                 .isEqualTo(302);
         assertThat(new Visitor(port).get("/first-aid").statusCode()).isEqualTo(200);
