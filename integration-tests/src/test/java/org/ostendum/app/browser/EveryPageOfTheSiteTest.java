@@ -8,6 +8,7 @@ class EveryPageOfTheSiteTest extends EveryPage {
         return List.of(
                 "/charging?fan=off",
                 "/watering",
+                "/charging/several",
                 "/batteries/T-05/charge",
                 "/batteries/T-24/jobs/charge?charger=CB1",
                 "/alarms",
