@@ -23,6 +23,7 @@ import org.ostendum.app.safety.Incidents;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.procedure.Procedure;
 import org.ostendum.core.procedure.RunEvent.Kind;
+import org.ostendum.core.procedure.Step;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.wiring.School;
 import org.ostendum.core.wiring.Tap;
@@ -114,20 +115,17 @@ class DemoJobs {
 
     /** A car's pack with its links half off; its lights hang on two blocks. */
     private void packApart() {
-        Battery car = batteries.byCode("G-16").orElseThrow();
+        Battery car = batteries.byCode("G-08").orElseThrow();
         packs.addTap(car.id(), new Tap("Lights", 1, 2));
-        say(
-                begin("pack-apart", car.code(), "tom"),
-                "tom",
-                List.of(
-                        At.done("off"),
-                        At.done("unplug"),
-                        At.done("drawn", "same"),
-                        At.done("tools"),
-                        At.done("cable-3", "sound"),
-                        At.done("cable-1", "green"),
-                        At.done("cable-4", "rotted"),
-                        new At(Kind.PAUSED, "", "")));
+        long job = begin("pack-apart", car.code(), "tom");
+        say(job, "tom", List.of(At.done("off"), At.done("unplug"), At.done("drawn", "same"), At.done("tools")));
+        for (String found : List.of("sound", "green", "rotted")) {
+            Step next = JobRunning.run(jobs.byId(job).orElseThrow(), jobs.events(job))
+                    .current()
+                    .orElseThrow();
+            say(job, "tom", List.of(At.done(next.id(), found)));
+        }
+        say(job, "tom", List.of(new At(Kind.PAUSED, "", "")));
     }
 
     private void spill() {
