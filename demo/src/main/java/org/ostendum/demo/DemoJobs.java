@@ -13,9 +13,10 @@ import org.ostendum.app.job.JobInput;
 import org.ostendum.app.job.JobRunning;
 import org.ostendum.app.job.Jobs;
 import org.ostendum.app.job.Situations;
+import org.ostendum.app.job.SpecialJob;
+import org.ostendum.app.job.SpecialJobs;
 import org.ostendum.app.page.Wording;
 import org.ostendum.app.people.People;
-import org.ostendum.app.procedure.PackSteps;
 import org.ostendum.app.procedure.ProcedureFile;
 import org.ostendum.app.procedure.Rows;
 import org.ostendum.app.procedure.SiteProcedures;
@@ -38,6 +39,7 @@ class DemoJobs {
     private final Situations situations;
     private final Batteries batteries;
     private final Packs packs;
+    private final SpecialJobs specialJobs;
     private final People people;
     private final Incidents incidents;
     private final Wording wording;
@@ -50,6 +52,7 @@ class DemoJobs {
             Situations situations,
             Batteries batteries,
             Packs packs,
+            SpecialJobs specialJobs,
             People people,
             Incidents incidents,
             Wording wording,
@@ -60,6 +63,7 @@ class DemoJobs {
         this.situations = situations;
         this.batteries = batteries;
         this.packs = packs;
+        this.specialJobs = specialJobs;
         this.people = people;
         this.incidents = incidents;
         this.wording = wording;
@@ -113,10 +117,13 @@ class DemoJobs {
         packApart();
     }
 
+    /** More than a year: time to spare those blocks. */
+    private static final Duration TAPPED_SINCE = Duration.ofDays(400);
+
     /** A car's pack with its links half off; its lights hang on two blocks. */
     private void packApart() {
         Battery car = batteries.byCode("G-08").orElseThrow();
-        packs.addTap(car.id(), new Tap("Lights", 1, 2));
+        packs.addTap(car.id(), new Tap("Lights", 1, 2), clock.instant().minus(TAPPED_SINCE));
         long job = begin("pack-apart", car.code(), "tom");
         say(job, "tom", List.of(At.done("off"), At.done("unplug"), At.done("drawn", "same"), At.done("tools")));
         for (String found : List.of("sound", "green", "rotted")) {
@@ -193,10 +200,13 @@ class DemoJobs {
     private long begin(String procedureId, @Nullable String code, String login) {
         @Nullable Battery battery = code == null ? null : batteries.byCode(code).orElseThrow();
         Procedure procedure = procedures.find(procedureId).orElseThrow();
-        ProcedureFile file = onPack(
-                battery,
-                procedureId,
-                situations.asRunOn(battery, procedures.file(procedureId).orElseThrow()));
+        ProcedureFile plain =
+                situations.asRunOn(battery, procedures.file(procedureId).orElseThrow());
+        ProcedureFile file = battery == null
+                ? plain
+                : specialJobs
+                        .of(procedureId)
+                        .written(plain, new SpecialJob.Begun(procedureId, battery, null, person(login), School.LEAST));
         return jobs.begin(new Jobs.NewJob(
                         procedureId,
                         procedure.version(),
@@ -206,19 +216,6 @@ class DemoJobs {
                         null,
                         person(login).id()))
                 .orElseThrow();
-    }
-
-    private ProcedureFile onPack(@Nullable Battery battery, String procedureId, ProcedureFile file) {
-        return battery == null
-                ? file
-                : packs.of(battery)
-                        .map(pack -> PackSteps.with(
-                                procedureId,
-                                file,
-                                pack,
-                                School.LEAST,
-                                battery.type().model().capacity()))
-                        .orElse(file);
     }
 
     private void say(long job, String login, List<At> what) {

@@ -69,6 +69,29 @@ public class AlarmService {
         }
     }
 
+    /** Raises one that no device has told, so that no second word is waited for. */
+    public void ring(Alarm alarm, Alarms.Belongs belongs) {
+        if (alarms.raise(alarm, belongs, clock.instant())) {
+            changed();
+        }
+    }
+
+    /** Clears those of a kind that stand about something else than what rings still. */
+    public void quiet(AlarmKind kind, Set<String> ringing) {
+        List<StandingAlarm> gone = alarms.open().stream()
+                .filter(alarm -> alarm.kind() == kind && alarm.stands() && !ringing.contains(alarm.about()))
+                .toList();
+        gone.forEach(alarm -> alarms.clear(alarm.id(), clock.instant()));
+        if (!gone.isEmpty()) {
+            changed();
+        }
+    }
+
+    private void changed() {
+        open = alarms.open();
+        live.alarms();
+    }
+
     private boolean isConfirmed(AlarmKind kind, String key) {
         PollAlarms last = before;
         return kind.isOfSilence() || (last != null && last.rings(key));

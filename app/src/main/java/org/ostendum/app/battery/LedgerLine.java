@@ -1,6 +1,7 @@
 package org.ostendum.app.battery;
 
 import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -111,7 +112,13 @@ public record LedgerLine(
                 entry.quantity() == null
                         ? ""
                         : words.temperature(Celsius.of(entry.quantity().doubleValue()));
-            case CELL_REPLACED -> entry.cell() == null ? "" : words.text("line.correction.cell", entry.cell());
+            case CELL_REPLACED -> replaced(entry, payload, words);
+            case CELL_BRIDGED ->
+                words.text(
+                        "line.bridged",
+                        entry.cell() == null ? 0 : entry.cell(),
+                        words.date(Instant.parse(payload.path("until").asString())));
+            case BLOCKS_MOVED -> blocks(payload, words);
             case VOLTAGE ->
                 words.text(
                         "line.volts",
@@ -131,6 +138,27 @@ public record LedgerLine(
                     STORED,
                     RETIRED -> "";
         };
+    }
+
+    private static String replaced(LedgerEntry entry, JsonNode payload, Words words) {
+        if (entry.cell() == null) {
+            return "";
+        }
+        String cell = words.text("line.correction.cell", entry.cell());
+        return payload.has("serial") ? cell + ", " + payload.path("serial").asString() : cell;
+    }
+
+    /** Only those that stand elsewhere now. */
+    private static String blocks(JsonNode payload, Words words) {
+        List<String> parts = new ArrayList<>();
+        int place = 0;
+        for (JsonNode from : payload.path("from")) {
+            place++;
+            if (from.asInt() != place) {
+                parts.add(words.text("line.block-moved", from.asInt(), place));
+            }
+        }
+        return String.join(", ", parts);
     }
 
     private static String correction(JsonNode payload, Words words) {

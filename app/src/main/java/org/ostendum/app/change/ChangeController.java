@@ -7,7 +7,6 @@ import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Machine;
 import org.ostendum.app.inventory.Machines;
-import org.ostendum.app.job.Pool;
 import org.ostendum.app.page.NotFound;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.change.Choosing;

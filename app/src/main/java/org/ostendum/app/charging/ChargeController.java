@@ -3,6 +3,7 @@ package org.ostendum.app.charging;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.charge.ChargeReadings;
 import org.ostendum.app.charging.ChargeViews.ChargeView;
@@ -35,12 +36,19 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class ChargeController {
 
     private final ChargeViews views;
+    private final ChargeCurves curves;
     private final ChargeReadings readings;
     private final BatteryRecord batteryRecord;
     private final ChargeEnding ending;
 
-    ChargeController(ChargeViews views, ChargeReadings readings, BatteryRecord batteryRecord, ChargeEnding ending) {
+    ChargeController(
+            ChargeViews views,
+            ChargeCurves curves,
+            ChargeReadings readings,
+            BatteryRecord batteryRecord,
+            ChargeEnding ending) {
         this.views = views;
+        this.curves = curves;
         this.readings = readings;
         this.batteryRecord = batteryRecord;
         this.ending = ending;
@@ -54,8 +62,9 @@ class ChargeController {
     private String show(Battery battery, TypedForm form, Words words, Model page) {
         page.addAttribute("place", "charging");
         page.addAttribute("battery", battery);
-        page.addAttribute(
-                "view", views.view(battery, !form.get("lamp").isEmpty()).orElse(null));
+        Optional<ChargeView> view = views.view(battery, !form.get("lamp").isEmpty());
+        page.addAttribute("view", view.orElse(null));
+        page.addAttribute("curve", view.flatMap(curves::of).orElse(null));
         page.addAttribute("months", views.months(battery));
         page.addAttribute("signs", EndOfCharge.SIGNS);
         page.addAttribute("form", form);

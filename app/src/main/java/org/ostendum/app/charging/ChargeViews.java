@@ -3,10 +3,7 @@ package org.ostendum.app.charging;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
-import java.util.ArrayDeque;
-import java.util.Deque;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.charge.ChargeReadings;
@@ -14,15 +11,12 @@ import org.ostendum.app.charge.ChargeReadings.PilotReading;
 import org.ostendum.app.charge.ChargeRun;
 import org.ostendum.app.charge.ChargeRuns;
 import org.ostendum.app.device.DeviceStatuses;
-import org.ostendum.app.draw.ChargeCurve;
-import org.ostendum.app.draw.ChargePlotter;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.charge.ChargeHistory;
 import org.ostendum.core.charge.ChargeSample;
-import org.ostendum.core.charge.ChargeSums;
 import org.ostendum.core.charge.EndOfCharge;
 import org.ostendum.core.charge.PastCharges;
 import org.ostendum.core.device.ChargerStatus;
@@ -33,26 +27,19 @@ import org.ostendum.core.state.BatteryState;
 import org.ostendum.core.state.OnCharge;
 import org.springframework.stereotype.Service;
 
-/** Puts together one charge as it has gone so far, and what speaks for its end. */
+/** One charge as it has gone so far, and what speaks for its end. */
 @Service
 class ChargeViews {
     private static final Duration YEAR = Duration.ofDays(365);
-    private static final Duration LOOKED_BACK = Duration.ofDays(120);
+    static final Duration LOOKED_BACK = Duration.ofDays(120);
     /** No charge lasts longer; what a charger’s clock says may lie a little ahead of ours. */
     private static final Duration LONGEST = Duration.ofDays(5);
-
-    private static final int EARLIER = 3;
-    /** Charges looked into for readings: what lies further back is another battery. */
-    private static final int TRIED = 10;
-
-    private static final double HEIGHT = 420;
 
     private final BatteryStates batteryStates;
     private final Ledger ledger;
     private final ChargeReadings readings;
     private final ChargeRuns runs;
     private final DeviceStatuses statuses;
-    private final RunningCharges running;
     private final ZoneId zone;
 
     ChargeViews(
@@ -61,14 +48,12 @@ class ChargeViews {
             ChargeReadings readings,
             ChargeRuns runs,
             DeviceStatuses statuses,
-            RunningCharges running,
             ZoneId zone) {
         this.batteryStates = batteryStates;
         this.ledger = ledger;
         this.readings = readings;
         this.runs = runs;
         this.statuses = statuses;
-        this.running = running;
         this.zone = zone;
     }
 
@@ -80,7 +65,6 @@ class ChargeViews {
      * @param returned Ah in by what was read
      * @param run on its charger; null where nobody has said which
      * @param status what the charger says; null where it is not heard
-     * @param curve null before the first reading
      */
     record ChargeView(
             Battery battery,
@@ -93,8 +77,7 @@ class ChargeViews {
             EndOfCharge.Verdict verdict,
             Celsius stopsAt,
             @Nullable ChargeRun run,
-            @Nullable ChargerStatus status,
-            @Nullable ChargeCurve curve) {
+            @Nullable ChargerStatus status) {
         public boolean isRunning() {
             return end == null;
         }
@@ -154,10 +137,7 @@ class ChargeViews {
                 run,
                 run == null || run.chargerId() == null
                         ? null
-                        : statuses.charger(run.chargerId()).orElse(null),
-                known.samples().isEmpty()
-                        ? null
-                        : curve(battery, since, known.samples(), taken, past, expected(battery, state))));
+                        : statuses.charger(run.chargerId()).orElse(null)));
     }
 
     /** The charge under way, else the last one that is on record from its beginning to its end. */
@@ -173,47 +153,5 @@ class ChargeViews {
     private static EndOfCharge.Pilot pilot(PilotReading reading, Rules rules) {
         return new EndOfCharge.Pilot(
                 reading.at(), rules.temperatureCorrection().correct(reading.gravity(), reading.temperature()));
-    }
-
-    /** @return null where it does not charge */
-    private ChargePlotter.@Nullable Expected expected(Battery battery, BatteryState state) {
-        return running.now(List.of(battery), Map.of(battery.id(), state)).stream()
-                .map(r -> new ChargePlotter.Expected(batteryStates.instant(), r.earlyEnd(), r.likelyEnd(), r.lateEnd()))
-                .findFirst()
-                .orElse(null);
-    }
-
-    private ChargeCurve curve(
-            Battery battery,
-            Instant since,
-            List<ChargeSample> samples,
-            @Nullable Double taken,
-            PastCharges past,
-            ChargePlotter.@Nullable Expected expected) {
-        BatteryModel model = battery.type().model();
-        return ChargePlotter.plot(
-                new ChargePlotter.Course(since, samples),
-                earlier(battery, since, past),
-                model.cells(),
-                ChargeSums.finishesFrom(model.capacity()).amperes(),
-                taken,
-                expected,
-                zone,
-                ChargingViews.DRAWN_WIDTH,
-                HEIGHT);
-    }
-
-    /** The newest charges before it of which anything was read, the newest last. */
-    private List<ChargePlotter.Course> earlier(Battery battery, Instant since, PastCharges past) {
-        Deque<ChargePlotter.Course> earlier = new ArrayDeque<>();
-        List<PastCharges.Span> spans = past.spans();
-        for (int i = spans.size() - 1; i >= Math.max(0, spans.size() - TRIED) && earlier.size() < EARLIER; i--) {
-            PastCharges.Span span = spans.get(i);
-            List<ChargeSample> samples = readings.samples(battery.id(), span.from(), span.to());
-            if (span.from().isBefore(since) && !samples.isEmpty()) {
-                earlier.addFirst(new ChargePlotter.Course(span.from(), samples));
-            }
-        }
-        return List.copyOf(earlier);
     }
 }

@@ -64,22 +64,23 @@ public class ChargerMatches {
     }
 
     /** By the sheets alone. */
-    static List<Mismatch> ofPlates(RoomPlan.Charger charger, Battery battery, Rules rules) {
+    static List<Mismatch> ofPlates(RoomPlan.Charger charger, Battery battery, BatteryState state, Rules rules) {
         return ChargerMatch.of(
                 charger.sheet(),
                 battery.type().model(),
-                around(battery, ChargeKind.CONVENTIONAL, Surroundings.UNKNOWN),
+                around(battery, state, ChargeKind.CONVENTIONAL, Surroundings.UNKNOWN),
                 rules);
     }
 
-    private static Surroundings around(Battery battery, ChargeKind wanted, Surroundings now) {
+    private static Surroundings around(Battery battery, BatteryState state, ChargeKind wanted, Surroundings now) {
         return new Surroundings(
                 battery.type().connector(),
                 now.rest(),
                 now.hydrogen(),
                 now.kilowattsLeft(),
                 wanted,
-                battery.type().opportunity());
+                battery.type().opportunity(),
+                state.bridged().size());
     }
 
     /** @return batteries that have worked since their last charge and go with this charger by the sheets */
@@ -92,7 +93,7 @@ public class ChargerMatches {
                     Rules rules = book.rulesFor(b.type().id());
                     BatteryState state = Objects.requireNonNull(states.get(b.id()));
                     return state.phase() == BatteryState.Phase.WORKED
-                            && ofPlates(charger, b, rules).isEmpty();
+                            && ofPlates(charger, b, state, rules).isEmpty();
                 })
                 .toList();
     }
@@ -102,12 +103,13 @@ public class ChargerMatches {
         List<Running> running = runningCharges.now();
         Rules rules = batteryStates.rulesFor(battery);
         BatteryModel model = battery.type().model();
+        BatteryState state = batteryStates.stateOf(battery);
         @Nullable Double left = kilowattsLeft(running);
         Duration whole = whole(battery);
         return rooms.plans().stream()
                 .flatMap(room -> {
                     double hydrogen = gas.with(room, running, model, whole).most();
-                    Surroundings now = around(battery, wanted, now(battery, hydrogen, left, wanted));
+                    Surroundings now = around(battery, state, wanted, now(battery, hydrogen, left, wanted));
                     return room.chargers()
                             .filter(c -> c.reaches(battery.machineCode()))
                             .map(c -> new Match(c, ChargerMatch.of(c.sheet(), model, now, rules)));
@@ -119,7 +121,7 @@ public class ChargerMatches {
 
     private Surroundings now(Battery battery, double hydrogen, @Nullable Double left, ChargeKind wanted) {
         return new Surroundings(
-                "", statuses.tag(battery.id()).map(TagStatus::volts).orElse(null), hydrogen, left, wanted, false);
+                "", statuses.tag(battery.id()).map(TagStatus::volts).orElse(null), hydrogen, left, wanted, false, 0);
     }
 
     private static Duration whole(Battery battery) {

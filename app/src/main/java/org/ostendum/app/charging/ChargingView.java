@@ -7,6 +7,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.draw.GasDrawing;
 import org.ostendum.app.inventory.Battery;
+import org.ostendum.core.change.RestOrder;
 import org.ostendum.core.charge.TimeToFull;
 import org.ostendum.core.charger.Mismatch;
 import org.ostendum.core.device.AirStatus;
@@ -115,8 +116,8 @@ record ChargingView(
     record CoolingLine(
             Battery battery, @Nullable Instant end, Instant readyAt, Duration left, @Nullable Celsius celsius) {}
 
-    /** One that may work. */
-    record ReadyLine(Battery battery, Instant since) {}
+    /** One that may work, in its turn. */
+    record ReadyLine(Battery battery, Instant since, RestOrder turn) {}
 
     /** One to be equalised after its next charge. */
     record EqualiseLine(Battery battery, EqualiseProposal proposal) {}

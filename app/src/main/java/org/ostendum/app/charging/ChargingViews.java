@@ -1,5 +1,6 @@
 package org.ostendum.app.charging;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -18,8 +19,10 @@ import org.ostendum.app.draw.GasDrawing;
 import org.ostendum.app.draw.GasPlotter;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.ledger.RecentCycles;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.change.RestOrder;
 import org.ostendum.core.equalise.EqualiseProposal;
 import org.ostendum.core.gas.GasBudget;
 import org.ostendum.core.rulebook.RuleKey;
@@ -40,14 +43,21 @@ class ChargingViews {
     private final BatteryStates batteryStates;
     private final RunningCharges runningCharges;
     private final RoomGas gas;
+    private final RecentCycles recentCycles;
     private final ZoneId zone;
 
     ChargingViews(
-            Batteries batteries, BatteryStates batteryStates, RunningCharges runningCharges, RoomGas gas, ZoneId zone) {
+            Batteries batteries,
+            BatteryStates batteryStates,
+            RunningCharges runningCharges,
+            RoomGas gas,
+            RecentCycles recentCycles,
+            ZoneId zone) {
         this.batteries = batteries;
         this.batteryStates = batteryStates;
         this.runningCharges = runningCharges;
         this.gas = gas;
+        this.recentCycles = recentCycles;
         this.zone = zone;
     }
 
@@ -132,24 +142,34 @@ class ChargingViews {
     /** Whether nothing has to be done before it works. */
     private static boolean isFit(Line line) {
         return line.state().severity().compareTo(Severity.ACT) < 0
-                && line.state().stage() == Stage.IN_SERVICE;
+                && line.state().stage() == Stage.IN_SERVICE
+                && line.state().bridged().isEmpty();
     }
 
     /** First in, first out: what has waited longest goes first, for each voltage and duty. */
-    private static Map<String, List<ReadyLine>> ready(List<Line> lines) {
+    private Map<String, List<ReadyLine>> ready(List<Line> lines) {
+        List<Line> ready = lines.stream().filter(l -> isReady(l) && isFit(l)).toList();
+        Map<Long, Integer> cycles =
+                recentCycles.of(ready.stream().map(line -> line.battery().id()).toList());
         Map<String, List<ReadyLine>> byKind = new TreeMap<>();
-        for (Line line : lines) {
+        for (Line line : ready) {
             Instant since = line.state().phaseSince();
-            if (isReady(line) && isFit(line) && since != null) {
+            if (since != null) {
                 BatteryModel model = line.battery().type().model();
                 byKind.computeIfAbsent(
                                 model.nominalVolts() + " V "
                                         + Math.round(model.capacity().ampHours()) + " Ah",
                                 k -> new ArrayList<>())
-                        .add(new ReadyLine(line.battery(), since));
+                        .add(new ReadyLine(
+                                line.battery(),
+                                since,
+                                new RestOrder(
+                                        line.battery().code(),
+                                        Duration.between(since, line.state().asOf()),
+                                        cycles.getOrDefault(line.battery().id(), 0))));
             }
         }
-        byKind.values().forEach(list -> list.sort(Comparator.comparing(ReadyLine::since)));
+        byKind.values().forEach(list -> list.sort(Comparator.comparing(ReadyLine::turn)));
         return byKind;
     }
 

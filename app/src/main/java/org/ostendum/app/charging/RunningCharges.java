@@ -138,7 +138,7 @@ class RunningCharges {
                 whole,
                 whole.after(Duration.between(since, now)),
                 past.finished().size(),
-                charger == null ? List.<Mismatch>of() : ChargerMatches.ofPlates(charger, battery, rules),
+                charger == null ? List.<Mismatch>of() : ChargerMatches.ofPlates(charger, battery, state, rules),
                 charger == null ? null : statuses.charger(charger.id()).orElse(null),
                 statuses.tag(battery.id()).map(TagStatus::celsius).orElse(null));
     }

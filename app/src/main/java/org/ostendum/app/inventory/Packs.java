@@ -2,7 +2,9 @@ package org.ostendum.app.inventory;
 
 import static org.ostendum.app.db.jooq.Tables.TAP;
 
+import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jooq.DSLContext;
 import org.ostendum.core.battery.CellLayout;
@@ -36,12 +38,29 @@ public class Packs {
     }
 
     /** @throws org.springframework.dao.DuplicateKeyException where it has a tap of this name */
-    public void addTap(long batteryId, Tap tap) {
+    public void addTap(long batteryId, Tap tap, Instant since) {
         sql.insertInto(TAP)
                 .set(TAP.BATTERY_ID, batteryId)
                 .set(TAP.NAME, tap.name())
                 .set(TAP.FIRST_BLOCK, tap.first())
                 .set(TAP.LAST_BLOCK, tap.last())
+                .set(TAP.SINCE, since)
+                .execute();
+    }
+
+    /** @return since when each tap has hung where it hangs, by its name */
+    public Map<String, Instant> tapsSince(long batteryId) {
+        return sql.selectFrom(TAP).where(TAP.BATTERY_ID.eq(batteryId)).fetchMap(TAP.NAME, TAP.SINCE);
+    }
+
+    /** Hangs a tap on other blocks. */
+    public void moveTap(long batteryId, Tap to, Instant at) {
+        sql.update(TAP)
+                .set(TAP.FIRST_BLOCK, to.first())
+                .set(TAP.LAST_BLOCK, to.last())
+                .set(TAP.SINCE, at)
+                .where(TAP.BATTERY_ID.eq(batteryId))
+                .and(TAP.NAME.eq(to.name()))
                 .execute();
     }
 

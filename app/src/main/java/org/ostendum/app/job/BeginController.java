@@ -13,7 +13,6 @@ import org.ostendum.app.inventory.Machines;
 import org.ostendum.app.job.ChargerChoice.Choice;
 import org.ostendum.app.job.JobRunning.PassedGate;
 import org.ostendum.app.page.NotFound;
-import org.ostendum.app.procedure.PackSteps;
 import org.ostendum.app.procedure.SiteProcedures;
 import org.ostendum.app.site.Sites;
 import org.ostendum.app.words.Words;
@@ -165,7 +164,7 @@ class BeginController {
         page.addAttribute("looks", Beginning.looks(procedure, gates));
         page.addAttribute("looked", asked.looked());
         page.addAttribute("reason", asked.reason());
-        page.addAttribute("school", PackSteps.isOfPack(procedure.id()) ? asked.school() : null);
+        page.addAttribute("school", beginning.isOrdered(procedure) ? asked.school() : null);
         page.addAttribute("schools", School.values());
         page.addAttribute("choice", choice);
         page.addAttribute("faults", faults);

@@ -59,6 +59,8 @@ final class JobEvents {
                 quantity == null
                         ? List.of()
                         : List.of(new BatteryEvent.CellReplaced(at, quantity.intValue(), serial(run, records)));
+            case CELL_BRIDGED -> quantity == null ? List.of() : List.of(bridged(run, records, quantity.intValue(), at));
+            case BLOCKS_MOVED -> List.of(new BatteryEvent.BlocksMoved(at, Swaps.of(run)));
             case MOVED -> List.of(new BatteryEvent.Moved(at, null, job.machine()));
             case COMMISSIONED -> commissioned(at);
         };
@@ -82,6 +84,13 @@ final class JobEvents {
                 .orElseGet(() -> FullSign.ofWord(answer)
                         .map(sign -> new ChargeEnded(at, Ending.FULL, Set.of(sign), returned))
                         .orElseGet(() -> ChargeEnded.unstated(at, returned)));
+    }
+
+    /** Bridged for as many days as the lead has allowed. */
+    private static BatteryEvent bridged(Run run, Records records, int cell, Instant at) {
+        String days = records.evidenceFrom() == null ? "" : run.value(records.evidenceFrom());
+        Duration time = Duration.ofDays(days.isEmpty() ? 1 : Math.round(Double.parseDouble(days)));
+        return new BatteryEvent.CellBridged(at, cell, at.plus(time));
     }
 
     private static @Nullable String serial(Run run, Records records) {

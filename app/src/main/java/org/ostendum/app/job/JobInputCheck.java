@@ -21,7 +21,6 @@ import org.ostendum.core.procedure.Step;
 import org.ostendum.core.procedure.StepCheck;
 import org.ostendum.core.procedure.Task;
 import org.ostendum.core.rulebook.Rules;
-import org.ostendum.core.wiring.Pack;
 
 /** Whether what a person says at a job can be kept as it stands now. */
 final class JobInputCheck {
@@ -30,7 +29,6 @@ final class JobInputCheck {
 
     private final Run run;
     private final @Nullable Battery battery;
-    private final @Nullable Pack pack;
     private final Person person;
     private final Words words;
     private final Instant now;
@@ -41,13 +39,11 @@ final class JobInputCheck {
     private String value = "";
 
     /**
-     * @param pack how the battery is wired; null where it is no pack
      * @param colleagues names of those who can take the job over
      */
     JobInputCheck(
             Run run,
             @Nullable Battery battery,
-            @Nullable Pack pack,
             Rules rules,
             Person person,
             Words words,
@@ -56,7 +52,6 @@ final class JobInputCheck {
             List<String> colleagues) {
         this.run = run;
         this.battery = battery;
-        this.pack = pack;
         this.person = person;
         this.words = words;
         this.now = now;
@@ -127,10 +122,7 @@ final class JobInputCheck {
                         faults.add("value", "job.fault.moment");
                     }
                 });
-            case TAKEN_BACK -> {
-                expect(run.settled(said.about()).isPresent());
-                reason(said);
-            }
+            case TAKEN_BACK -> takenBack(said);
             case PAUSED -> {
                 expect(run.status() == Status.RUNNING);
                 notTooLong(said);
@@ -141,6 +133,16 @@ final class JobInputCheck {
             case FINISHED -> finished();
             case GATE_OVERRIDDEN, GATE_LOOKED -> expect(false);
         }
+    }
+
+    /** What a step has done beyond its job is on record: unsaying it here would leave the two apart. */
+    private void takenBack(JobInput said) {
+        expect(run.settled(said.about()).isPresent());
+        run.procedure()
+                .step(said.about())
+                .flatMap(step -> Optional.ofNullable(step.effect()))
+                .ifPresent(effect -> faults.add("value", "job.fault.on-record." + effect.name()));
+        reason(said);
     }
 
     private void handedOver(JobInput said) {
@@ -198,22 +200,11 @@ final class JobInputCheck {
         }
         if (step.task() instanceof Task.Rows rows && rows.kind() == Task.Rows.Kind.INITIAL_CHARGE) {
             initialCharge();
-        } else if (step.task() instanceof Task.Rows rows && rows.kind() == Task.Rows.Kind.BLOCK_VOLTS) {
-            blockVolts();
         } else if (step.task() instanceof Task.Rows rows && rows.kind() == Task.Rows.Kind.EQUALISE) {
             int wanted = EqualiseEnd.stillWanted(Rows.equalise(run, rules.temperatureCorrection()));
             if (wanted > 0) {
                 faults.add("value", "job.fault.rows", words.text("equalise.wanted", wanted));
             }
-        }
-    }
-
-    /** The last link stays off while anything the voltmeter says speaks against it. */
-    private void blockVolts() {
-        if (pack != null) {
-            Rows.packVolts(run, pack).faults().stream()
-                    .findFirst()
-                    .ifPresent(fault -> faults.add("value", "job.fault.rows", words.say(fault)));
         }
     }
 

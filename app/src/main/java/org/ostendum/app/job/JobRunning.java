@@ -10,7 +10,6 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.app.form.Faults;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
-import org.ostendum.app.inventory.Packs;
 import org.ostendum.app.people.People;
 import org.ostendum.app.people.Trainings;
 import org.ostendum.app.procedure.Answer;
@@ -38,8 +37,7 @@ public class JobRunning {
     private final StepEffects effects;
     private final Situations situations;
     private final Batteries batteries;
-    private final Packs packs;
-    private final CellAgain cellAgain;
+    private final SpecialJobs specialJobs;
     private final Trainings trainings;
     private final People people;
     private final BatteryStates batteryStates;
@@ -52,8 +50,7 @@ public class JobRunning {
             StepEffects effects,
             Situations situations,
             Batteries batteries,
-            Packs packs,
-            CellAgain cellAgain,
+            SpecialJobs specialJobs,
             Trainings trainings,
             People people,
             BatteryStates batteryStates,
@@ -64,8 +61,7 @@ public class JobRunning {
         this.effects = effects;
         this.situations = situations;
         this.batteries = batteries;
-        this.packs = packs;
-        this.cellAgain = cellAgain;
+        this.specialJobs = specialJobs;
         this.trainings = trainings;
         this.people = people;
         this.batteryStates = batteryStates;
@@ -151,7 +147,6 @@ public class JobRunning {
         JobInputCheck check = new JobInputCheck(
                 run,
                 battery,
-                battery == null ? null : packs.of(battery).orElse(null),
                 batteryStates.rulesFor(battery),
                 person,
                 words,
@@ -178,10 +173,14 @@ public class JobRunning {
     private Faults shutStep(
             Run run, JobInput said, String value, @Nullable Battery battery, Person person, Words words) {
         Faults.Finder faults = new Faults.Finder(words);
-        if (battery != null && said.kind() == Kind.DONE && said.about().equals(CellAgain.STEP)) {
-            cellAgain.fault(run, battery, value, words).ifPresent(fault -> faults.say("value", fault));
+        @Nullable Step step = said.kind() == Kind.DONE ? run.current().orElse(null) : null;
+        if (step != null && battery != null) {
+            specialJobs
+                    .of(run.procedure().id())
+                    .against(run, step, value, battery, words)
+                    .ifPresent(fault -> faults.say("value", fault));
         }
-        GateKey gate = said.kind() == Kind.DONE ? run.current().map(Step::gate).orElse(null) : null;
+        GateKey gate = step == null ? null : step.gate();
         if (gate != null) {
             Situation situation = situations.of(run.procedure().training(), battery, null, person);
             if (Gates.ask(gate, situation) instanceof GateOutcome.Shut shut) {

@@ -9,16 +9,13 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.draw.BatteryDrawing;
 import org.ostendum.app.draw.BatteryPlotter;
-import org.ostendum.app.draw.WiringDrawing;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Machine;
 import org.ostendum.app.inventory.Packs;
-import org.ostendum.app.procedure.PackSteps;
 import org.ostendum.app.procedure.Rows;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.words.Words;
@@ -43,11 +40,7 @@ import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.voltage.TopLeak;
-import org.ostendum.core.wiring.Pack;
 import org.ostendum.core.wiring.PackVolts;
-import org.ostendum.core.wiring.Potentials;
-import org.ostendum.core.wiring.Reach;
-import org.ostendum.core.wiring.Wiring;
 import org.springframework.stereotype.Service;
 
 /** Puts together what a job's page shows. */
@@ -62,6 +55,7 @@ public class JobViews {
     private final JobRunning running;
     private final Batteries batteries;
     private final Packs packs;
+    private final SpecialJobs specialJobs;
     private final Photos photos;
     private final Situations situations;
     private final BatteryStates batteryStates;
@@ -71,6 +65,7 @@ public class JobViews {
             JobRunning running,
             Batteries batteries,
             Packs packs,
+            SpecialJobs specialJobs,
             Photos photos,
             Situations situations,
             BatteryStates batteryStates) {
@@ -78,6 +73,7 @@ public class JobViews {
         this.running = running;
         this.batteries = batteries;
         this.packs = packs;
+        this.specialJobs = specialJobs;
         this.photos = photos;
         this.situations = situations;
         this.batteryStates = batteryStates;
@@ -135,9 +131,9 @@ public class JobViews {
             return run.procedure();
         }
 
-        /** How many of the steps behind stay in sight; a pack's drawing shows them all. */
+        /** How many of the steps behind stay in sight; none where a drawing stands beside them. */
         public int lately() {
-            return atHand.pack() == null && atHand.lit() == null ? STEPS_IN_SIGHT : 0;
+            return atHand.beside() == null ? STEPS_IN_SIGHT : 0;
         }
     }
 
@@ -153,23 +149,11 @@ public class JobViews {
      *
      * @param torque of the posts, N·m; null where the sheet says nothing
      * @param reckoned what stands in the field of the current step: the hours that current has flowed
-     * @param pack null for a job of another kind
-     * @param lit null for a job that is not about one cell
      * @param sums what the current step works out by itself, a line each
+     * @param beside what is drawn beside the steps; null for nothing
      */
     public record AtHand(
-            @Nullable Double torque, String reckoned, List<Message> sums, @Nullable PackAt pack, @Nullable Lit lit) {}
-
-    /** The cell that a job is about, on the battery's drawing. */
-    public record Lit(BatteryDrawing drawing, int cell) {}
-
-    /**
-     * A pack that is taken apart or put together, as it stands.
-     *
-     * @param bagged cables that are off
-     * @param unsound those off that have to be renewed, with what is wrong
-     */
-    public record PackAt(WiringDrawing drawing, Reach reach, int bagged, List<String> unsound) {}
+            @Nullable Double torque, String reckoned, List<Message> sums, SpecialJob.@Nullable Beside beside) {}
 
     /** Volts of a pack's blocks and its string. */
     public record BlockVoltsView(PackVolts volts, List<Message> faults) {}
@@ -204,8 +188,12 @@ public class JobViews {
                         torque(battery),
                         reckoned(run, current, now),
                         sums(run, current, battery),
-                        packAt(run, current, battery),
-                        lit(run, battery)));
+                        battery == null
+                                ? null
+                                : specialJobs
+                                        .of(job.procedureId())
+                                        .beside(run, battery)
+                                        .orElse(null)));
     }
 
     private RowsSoFar rows(Run run, @Nullable Step current, @Nullable Battery battery) {
@@ -298,47 +286,11 @@ public class JobViews {
                 rules.celsius(RuleKey.chargeStop(battery.type().model().duty())));
     }
 
-    /** @return null where no step has said which cell it is */
-    private static @Nullable Lit lit(Run run, @Nullable Battery battery) {
-        String cell = run.procedure().id().equals("cell-repair") ? run.value("cell") : "";
-        return cell.isEmpty() || battery == null
-                ? null
-                : new Lit(
-                        BatteryPlotter.plot(
-                                battery.type().model().layout(),
-                                battery.type().cablesLeft(),
-                                DRAWN_WIDTH,
-                                DRAWN_HEIGHT),
-                        (int) Double.parseDouble(cell.replace(',', '.')));
-    }
-
     private @Nullable BlockVoltsView blockVolts(Run run, Battery battery) {
         return packs.of(battery)
                 .map(pack -> Rows.packVolts(run, pack))
                 .map(volts -> new BlockVoltsView(volts, volts.faults()))
                 .orElse(null);
-    }
-
-    private @Nullable PackAt packAt(Run run, @Nullable Step current, @Nullable Battery battery) {
-        if (battery == null || !PackSteps.isOfPack(run.procedure().id())) {
-            return null;
-        }
-        return packs.of(battery)
-                .map(pack -> packAt(run, current, battery, pack))
-                .orElse(null);
-    }
-
-    private static PackAt packAt(Run run, @Nullable Step current, Battery battery, Pack pack) {
-        Wiring now = PackSteps.wiring(run, pack);
-        return new PackAt(
-                WiringDrawing.of(
-                        now, battery.type().cablesLeft(), current == null ? null : PackSteps.cable(current.id())),
-                Potentials.of(now).reach(battery.type().model().capacity()),
-                pack.cables().size() - now.on().size(),
-                pack.cables().stream()
-                        .map(cable -> PackSteps.unsound(run, cable))
-                        .filter(Objects::nonNull)
-                        .toList());
     }
 
     private LeakView leak(Run run, Battery battery) {

@@ -106,7 +106,7 @@ public class Situations {
         return subject(battery, batteryStates.stateOf(battery));
     }
 
-    static Subject subject(Battery battery, BatteryState state) {
+    public static Subject subject(Battery battery, BatteryState state) {
         return new Subject(
                 battery.code(), state, battery.type().weightKg(), battery.type().connector());
     }

@@ -31,14 +31,14 @@ class StepEffects {
     private final Charges charges;
     private final BatteryRecord batteryRecord;
     private final Stations stations;
-    private final Exchange exchange;
+    private final SpecialJobs specialJobs;
     private final Clock clock;
 
-    StepEffects(Charges charges, BatteryRecord batteryRecord, Stations stations, Exchange exchange, Clock clock) {
+    StepEffects(Charges charges, BatteryRecord batteryRecord, Stations stations, SpecialJobs specialJobs, Clock clock) {
         this.charges = charges;
         this.batteryRecord = batteryRecord;
         this.stations = stations;
-        this.exchange = exchange;
+        this.specialJobs = specialJobs;
         this.clock = clock;
     }
 
@@ -81,11 +81,7 @@ class StepEffects {
                         new BatteryEvent.Watered(at, millilitres(value), null, BatteryEvent.Fill.COVERED),
                         battery,
                         person);
-            case EXCHANGED -> {
-                if (job.machineId() != null) {
-                    exchange.into(job.machineId(), run, battery, person);
-                }
-            }
+            case EXCHANGED -> specialJobs.of(job.procedureId()).done(job, run, battery, person);
             case KIT_USED -> throw new IllegalArgumentException("It is the room's");
         }
     }

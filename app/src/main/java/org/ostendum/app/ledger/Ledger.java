@@ -207,6 +207,14 @@ public class Ledger {
                 .getOrDefault(batteryId, List.of());
     }
 
+    /** @return every battery that has a line of this kind */
+    public Set<Long> batteriesWith(EntryKind kind) {
+        return sql.selectDistinct(LEDGER_ENTRY.BATTERY_ID)
+                .from(LEDGER_ENTRY)
+                .where(LEDGER_ENTRY.KIND.eq(kind.name()))
+                .fetchSet(LEDGER_ENTRY.BATTERY_ID);
+    }
+
     /** @return the charges of a battery since a moment, without what was corrected away */
     public EventLog charges(long batteryId, Instant since) {
         return new EventLog(

@@ -4,7 +4,9 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
@@ -79,6 +81,14 @@ public final class LedgerEvents {
                 new BatteryEvent.StoodFlat(at, Objects.requireNonNullElse(hours(line), Duration.ZERO));
             case CELL_REPLACED ->
                 line.cell() == null ? null : new BatteryEvent.CellReplaced(at, line.cell(), text(more, "serial"));
+            case CELL_BRIDGED ->
+                line.cell() == null
+                        ? null
+                        : new BatteryEvent.CellBridged(
+                                at,
+                                line.cell(),
+                                Instant.parse(more.path("until").asString()));
+            case BLOCKS_MOVED -> new BatteryEvent.BlocksMoved(at, places(more));
             case TEMPERATURE_MAX ->
                 line.quantity() == null ? null : new BatteryEvent.HottestOfCharge(at, celsius(line.quantity()));
             case TEMPERATURE ->
@@ -147,6 +157,13 @@ public final class LedgerEvents {
             kind = EntryKind.CELL_REPLACED;
             cell = replaced.cell();
             put(payload, "serial", replaced.serial());
+        } else if (event instanceof BatteryEvent.CellBridged bridged) {
+            kind = EntryKind.CELL_BRIDGED;
+            cell = bridged.cell();
+            payload.put("until", bridged.until().toString());
+        } else if (event instanceof BatteryEvent.BlocksMoved moved) {
+            kind = EntryKind.BLOCKS_MOVED;
+            moved.from().forEach(payload.putArray("from")::add);
         } else if (event instanceof BatteryEvent.HottestOfCharge hottest) {
             kind = EntryKind.TEMPERATURE_MAX;
             quantity = hottest.celsius().degrees();
@@ -234,6 +251,12 @@ public final class LedgerEvents {
     private static Fill fill(JsonNode more) {
         String word = more.path("fill").asString("");
         return word.isEmpty() ? Fill.UNSTATED : Fill.valueOf(word.toUpperCase(Locale.ROOT));
+    }
+
+    private static List<Integer> places(JsonNode more) {
+        List<Integer> places = new ArrayList<>();
+        more.path("from").forEach(place -> places.add(place.asInt()));
+        return places;
     }
 
     private static @Nullable BatteryEvent restVoltage(Instant at, JsonNode more) {

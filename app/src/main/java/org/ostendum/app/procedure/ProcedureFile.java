@@ -1,8 +1,6 @@
 package org.ostendum.app.procedure;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
-import com.fasterxml.jackson.annotation.JsonProperty;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -14,9 +12,6 @@ import org.ostendum.core.battery.Duty;
 import org.ostendum.core.defect.DefectKind;
 import org.ostendum.core.procedure.GateKey;
 import org.ostendum.core.procedure.Procedure;
-import org.ostendum.core.procedure.Step;
-import org.ostendum.core.procedure.StepEffect;
-import org.ostendum.core.procedure.StepSum;
 import org.ostendum.core.procedure.StopCondition;
 import org.ostendum.core.procedure.StopLimit;
 import org.ostendum.core.procedure.Task;
@@ -68,223 +63,6 @@ public record ProcedureFile(
                         .toList());
     }
 
-    /** One step; at most one of {@code hold} to {@code signOff} says what completes it, none means that it is done. */
-    @JsonInclude(JsonInclude.Include.NON_NULL)
-    public record StepText(
-            String id,
-            @JsonProperty("do") String text,
-            @Nullable String why,
-            @Nullable String picture,
-            @Nullable Boolean photos,
-            @Nullable Boolean skip,
-            @Nullable String hold,
-            @Nullable Integer waitMinutes,
-            @Nullable MeasureText measure,
-            @Nullable List<AnswerText> choose,
-            @Nullable Boolean write,
-            Task.Rows.@Nullable Kind rows,
-            @Nullable List<String> signOff,
-            @Nullable StepEffect effect,
-            @Nullable GateKey gate,
-            @Nullable GateKey answers,
-            @Nullable StepSum sum) {
-
-        Step step() {
-            return new Step(
-                    id,
-                    text,
-                    why,
-                    picture,
-                    task(),
-                    Boolean.TRUE.equals(photos),
-                    Boolean.TRUE.equals(skip),
-                    effect,
-                    gate,
-                    answers,
-                    sum);
-        }
-
-        private StepText under(Rules rules, @Nullable Duty duty) {
-            return measure == null ? this : measuring(measure.under(rules, duty));
-        }
-
-        StepText measuring(MeasureText measured) {
-            return new StepText(
-                    id,
-                    text,
-                    why,
-                    picture,
-                    photos,
-                    skip,
-                    hold,
-                    waitMinutes,
-                    measured,
-                    choose,
-                    write,
-                    rows,
-                    signOff,
-                    effect,
-                    gate,
-                    answers,
-                    sum);
-        }
-
-        /** A plain step: nothing but words, done when it is said to be done. */
-        static StepText plain(String id, String text) {
-            return new StepText(
-                    id, text, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
-        }
-
-        /** The same step with its reason. */
-        StepText saying(String reason) {
-            return new StepText(
-                    id,
-                    text,
-                    reason,
-                    picture,
-                    photos,
-                    skip,
-                    hold,
-                    waitMinutes,
-                    measure,
-                    choose,
-                    write,
-                    rows,
-                    signOff,
-                    effect,
-                    gate,
-                    answers,
-                    sum);
-        }
-
-        /** The same step, done when one of these is answered. */
-        StepText choosing(List<AnswerText> among) {
-            return new StepText(
-                    id,
-                    text,
-                    why,
-                    picture,
-                    true,
-                    skip,
-                    hold,
-                    waitMinutes,
-                    measure,
-                    among,
-                    write,
-                    rows,
-                    signOff,
-                    effect,
-                    gate,
-                    answers,
-                    sum);
-        }
-
-        /** The same step, done when words are written. */
-        StepText written() {
-            return new StepText(
-                    id,
-                    text,
-                    why,
-                    picture,
-                    photos,
-                    skip,
-                    hold,
-                    waitMinutes,
-                    measure,
-                    choose,
-                    true,
-                    rows,
-                    signOff,
-                    effect,
-                    gate,
-                    answers,
-                    sum);
-        }
-
-        /** The same step, done when its rows are enough. */
-        StepText inRows(Task.Rows.Kind kind) {
-            return new StepText(
-                    id,
-                    text,
-                    why,
-                    picture,
-                    photos,
-                    skip,
-                    hold,
-                    waitMinutes,
-                    measure,
-                    choose,
-                    write,
-                    kind,
-                    signOff,
-                    effect,
-                    gate,
-                    answers,
-                    sum);
-        }
-
-        /** The same step, done when a state has been confirmed. */
-        StepText holding(String confirm) {
-            return new StepText(
-                    id,
-                    text,
-                    why,
-                    picture,
-                    photos,
-                    skip,
-                    confirm,
-                    waitMinutes,
-                    measure,
-                    choose,
-                    write,
-                    rows,
-                    signOff,
-                    effect,
-                    gate,
-                    answers,
-                    sum);
-        }
-
-        /** The same step with other words beside it. */
-        StepText because(String reason) {
-            return new StepText(
-                    id,
-                    text,
-                    reason,
-                    picture,
-                    photos,
-                    skip,
-                    hold,
-                    waitMinutes,
-                    measure,
-                    choose,
-                    write,
-                    rows,
-                    signOff,
-                    effect,
-                    gate,
-                    answers,
-                    sum);
-        }
-
-        private Task task() {
-            if (hold != null) {
-                return new Task.Hold(hold);
-            } else if (waitMinutes != null) {
-                return new Task.Wait(Duration.ofMinutes(waitMinutes));
-            } else if (measure != null) {
-                return measure.task();
-            } else if (choose != null) {
-                return new Task.Choose(choose.stream().map(AnswerText::answer).toList());
-            } else if (Boolean.TRUE.equals(write)) {
-                return new Task.Write();
-            } else if (rows != null) {
-                return new Task.Rows(rows);
-            }
-            return signOff == null ? new Task.Act() : new Task.SignOff(signOff);
-        }
-    }
-
     /**
      * A number to be read off.
      *
@@ -306,7 +84,7 @@ public record ProcedureFile(
             return new Task.Measure(unit, least, most, limited.stopAbove(), stop);
         }
 
-        private MeasureText under(Rules rules, @Nullable Duty duty) {
+        MeasureText under(Rules rules, @Nullable Duty duty) {
             return stopLimit == null
                     ? this
                     : new MeasureText(
@@ -395,7 +173,7 @@ public record ProcedureFile(
     }
 
     /** The same with more steps behind one of its own. */
-    ProcedureFile withAfter(String stepId, List<StepText> more) {
+    public ProcedureFile withAfter(String stepId, List<StepText> more) {
         List<StepText> all = new ArrayList<>();
         for (StepText step : steps) {
             all.add(step);
@@ -408,8 +186,7 @@ public record ProcedureFile(
 
     /** The same with something to be written down before anything else. */
     public ProcedureFile askingFirst(String stepId, String question) {
-        List<StepText> all =
-                new ArrayList<>(List.of(StepText.plain(stepId, question).written()));
+        List<StepText> all = new ArrayList<>(List.of(StepText.written(stepId, question)));
         all.addAll(steps);
         return with(orNone(gates), references, all);
     }

@@ -6,7 +6,6 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import org.ostendum.app.procedure.ProcedureFile.MeasureText;
-import org.ostendum.app.procedure.ProcedureFile.StepText;
 import org.ostendum.core.procedure.GateKey;
 import org.ostendum.core.procedure.Procedure;
 import org.springframework.stereotype.Component;
@@ -49,8 +48,8 @@ public class SiteProcedures {
             switch (addition.kind()) {
                 case REFERENCE -> references.add(addition.text());
                 case CAUTION -> caution(steps, addition);
-                case STEP -> insert(steps, addition, plain(addition));
-                case HOLD -> insert(steps, addition, plain(addition).holding(addition.text()));
+                case STEP -> insert(steps, addition, StepText.plain(id(addition), addition.text()));
+                case HOLD -> insert(steps, addition, StepText.held(id(addition), addition.text(), addition.text()));
                 case MEASURE -> insert(steps, addition, measured(addition));
                 case GATE -> gate(gates, addition);
             }
@@ -59,13 +58,16 @@ public class SiteProcedures {
         return file.with(gates, references, steps);
     }
 
-    private static StepText plain(ProcedureAddition addition) {
-        return StepText.plain("site-" + addition.id(), addition.text());
+    private static String id(ProcedureAddition addition) {
+        return "site-" + addition.id();
     }
 
     private static StepText measured(ProcedureAddition addition) {
         ProcedureAddition.Range range = Objects.requireNonNull(addition.range());
-        return plain(addition).measuring(new MeasureText(range.unit(), range.least(), range.most(), null, null, null));
+        return StepText.measured(
+                id(addition),
+                addition.text(),
+                new MeasureText(range.unit(), range.least(), range.most(), null, null, null));
     }
 
     private static void gate(List<GateKey> gates, ProcedureAddition addition) {

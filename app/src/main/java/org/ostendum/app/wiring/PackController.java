@@ -9,10 +9,12 @@ import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Packs;
 import org.ostendum.app.page.NotFound;
 import org.ostendum.app.words.Words;
+import org.ostendum.core.people.Person;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.wiring.Pack;
 import org.ostendum.core.wiring.School;
 import org.ostendum.core.wiring.Tap;
+import org.ostendum.core.wiring.TapRelief;
 import org.ostendum.core.wiring.Wiring;
 import org.ostendum.core.wiring.WorkOrder;
 import org.springframework.dao.DuplicateKeyException;
@@ -28,9 +30,13 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class PackController {
     private final Packs packs;
+    private final TapViews taps;
+    private final TapMoving moving;
 
-    PackController(Packs packs) {
+    PackController(Packs packs, TapViews taps, TapMoving moving) {
         this.packs = packs;
+        this.taps = taps;
+        this.moving = moving;
     }
 
     @GetMapping("/batteries/{battery}/pack")
@@ -49,6 +55,7 @@ class PackController {
         page.addAttribute("place", "fleet");
         page.addAttribute("battery", battery);
         page.addAttribute("pack", pack);
+        page.addAttribute("taps", taps.of(battery, pack));
         page.addAttribute("together", together);
         page.addAttribute(
                 "drawing", WiringDrawing.of(Wiring.whole(pack), battery.type().cablesLeft(), null));
@@ -88,7 +95,7 @@ class PackController {
         int last = form.whole("last", first, pack.blocks());
         if (form.isSound()) {
             try {
-                packs.addTap(battery.id(), new Tap(name, first, last));
+                packs.addTap(battery.id(), new Tap(name, first, last), words.now());
             } catch (DuplicateKeyException e) {
                 form.fault("name", "pack.fault.tap", name);
             }
@@ -97,6 +104,19 @@ class PackController {
             return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(battery, "LEAST", false, form, page), page);
         }
         flash.addFlashAttribute("told", words.text("pack.tap.kept", name));
+        return "redirect:/batteries/" + battery.code() + "/pack";
+    }
+
+    @PostMapping("/batteries/{battery}/pack/tap-moved")
+    String tapMoved(Battery battery, @RequestParam String name, Person person, Words words, RedirectAttributes flash) {
+        Pack pack = pack(battery);
+        Tap tap = pack.taps().stream()
+                .filter(t -> t.name().equals(name))
+                .findFirst()
+                .orElseThrow(() -> new NotFound("tap " + name + " of " + battery.code()));
+        Tap to = TapRelief.of(tap, pack.blocks()).elsewhere();
+        moving.move(battery, tap, to, person, words);
+        flash.addFlashAttribute("told", words.text("pack.tap.moved", name, to.first(), to.last()));
         return "redirect:/batteries/" + battery.code() + "/pack";
     }
 

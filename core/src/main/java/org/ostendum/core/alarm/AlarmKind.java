@@ -16,6 +16,8 @@ public enum AlarmKind {
     NOT_STARTED(Severity.ACT),
     /** Nothing that hangs on a line is heard. */
     LINE_SILENT(Severity.ACT),
+    /** The date until which a cell may stay bridged has come. */
+    BRIDGED_TOO_LONG(Severity.STOP),
     LEVEL_LOW(Severity.WATCH),
     /** A device has said nothing sensible for a while. */
     NOT_HEARD(Severity.WATCH);

@@ -28,19 +28,15 @@ public final class Choosing {
             GateKey.UNDAMAGED,
             GateKey.SOUND_FOR_WORK,
             GateKey.NO_STOP_FINDING,
+            GateKey.ALL_CELLS,
             GateKey.NOT_CHARGING,
             GateKey.CHARGED,
             GateKey.COOLED);
 
-    /** Rests that differ by less were alike: nobody hurries a shift for hours. */
-    private static final Duration ALIKE = Duration.ofHours(12);
-
     private static final Comparator<Ranked> ORDER = Comparator.comparing(Ranked::may)
             .reversed()
             .thenComparing(ranked -> ranked.against().size())
-            .thenComparing(Ranked::restedTimes, Comparator.reverseOrder())
-            .thenComparing(ranked -> ranked.pooled().cycles())
-            .thenComparing(ranked -> ranked.pooled().subject().code());
+            .thenComparing(Ranked::inTurn);
 
     private Choosing() {}
 
@@ -68,8 +64,8 @@ public final class Choosing {
             return against.isEmpty();
         }
 
-        private long restedTimes() {
-            return rested == null ? -1 : rested.dividedBy(ALIKE);
+        private RestOrder inTurn() {
+            return new RestOrder(pooled.subject().code(), rested, pooled.cycles());
         }
     }
 

@@ -42,6 +42,7 @@ public final class ChargerMatch {
      * @param kilowattsLeft that the site may still draw; null where nothing limits it
      * @param wanted kind of charge
      * @param opportunity whether the battery's sheet allows short charges in the breaks
+     * @param bridged cells of the battery that give no volts for now
      */
     public record Surroundings(
             String connector,
@@ -49,8 +50,10 @@ public final class ChargerMatch {
             double hydrogen,
             @Nullable Double kilowattsLeft,
             ChargeKind wanted,
-            boolean opportunity) {
-        public static final Surroundings UNKNOWN = new Surroundings("", null, 0, null, ChargeKind.CONVENTIONAL, false);
+            boolean opportunity,
+            int bridged) {
+        public static final Surroundings UNKNOWN =
+                new Surroundings("", null, 0, null, ChargeKind.CONVENTIONAL, false, 0);
     }
 
     /** @return what does not fit, worst first; none for a good match */
@@ -76,9 +79,13 @@ public final class ChargerMatch {
         misfits.add(new Mismatch(kind, severity, Message.of("match." + kind, arguments)));
     }
 
+    private int cells() {
+        return battery.cells() - now.bridged();
+    }
+
     private void plate() {
-        if (!charger.cells().contains(battery.cells())) {
-            add(Mismatch.Kind.VOLTAGE, Severity.STOP, charger.voltages(), battery.nominalVolts());
+        if (!charger.cells().contains(cells())) {
+            add(Mismatch.Kind.VOLTAGE, Severity.STOP, charger.voltages(), battery.nominalVolts() - 2 * now.bridged());
         }
         if (!charger.kinds().contains(battery.kind())) {
             add(Mismatch.Kind.CHEMISTRY, Severity.STOP, battery.kind());
@@ -112,8 +119,8 @@ public final class ChargerMatch {
 
     private void lockout() {
         Volts rest = now.rest();
-        if (rest != null && rest.volts() < charger.sensesFrom().volts() * battery.cells()) {
-            double wanted = charger.sensesFrom().volts() * battery.cells();
+        if (rest != null && rest.volts() < charger.sensesFrom().volts() * cells()) {
+            double wanted = charger.sensesFrom().volts() * cells();
             add(Mismatch.Kind.LOCKOUT, Severity.ACT, tenths(rest.volts()), tenths(wanted));
         }
     }
@@ -124,7 +131,7 @@ public final class ChargerMatch {
             add(Mismatch.Kind.AIR, Severity.STOP, tenths(percent), rules.value(RuleKey.HYDROGEN_ALARM));
         }
         Double left = now.kilowattsLeft();
-        double wanted = kilowatts(charger, battery.cells(), rules);
+        double wanted = kilowatts(charger, cells(), rules);
         if (left != null && wanted > left) {
             add(Mismatch.Kind.POWER, Severity.ACT, tenths(wanted), tenths(left));
         }

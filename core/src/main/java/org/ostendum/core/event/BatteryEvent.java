@@ -2,6 +2,7 @@ package org.ostendum.core.event;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -135,6 +136,33 @@ public sealed interface BatteryEvent {
      * @param serial of the new one; null where nobody has said
      */
     record CellReplaced(Instant at, int cell, @Nullable String serial) implements BatteryEvent {}
+
+    /**
+     * A bad cell was bridged, so that the battery works with one cell less for a time.
+     *
+     * @param until when the cell has to be renewed
+     */
+    record CellBridged(Instant at, int cell, Instant until) implements BatteryEvent {}
+
+    /**
+     * Blocks of a pack changed places.
+     *
+     * @param from the place in which the block now in each place stood before, from place 1 on
+     */
+    record BlocksMoved(Instant at, List<Integer> from) implements BatteryEvent {
+        public BlocksMoved {
+            from = List.copyOf(from);
+        }
+
+        /**
+         * @param cell by its number before
+         * @return its number now
+         */
+        public int now(int cell, int cellsPerBlock) {
+            int place = from.indexOf((cell - 1) / cellsPerBlock + 1);
+            return place < 0 ? cell : place * cellsPerBlock + (cell - 1) % cellsPerBlock + 1;
+        }
+    }
 
     /**
      * The acid of a cell was brought back to its strength.

@@ -18,6 +18,9 @@ public enum EntryKind {
     /** Ran flat and stood so, hours. */
     STANDING_FLAT,
     CELL_REPLACED,
+    CELL_BRIDGED,
+    /** Blocks of a pack changed places. */
+    BLOCKS_MOVED,
     /** Highest temperature of a charge, °C. */
     TEMPERATURE_MAX,
     /** Electrolyte was drawn off down to the mark, ml. */

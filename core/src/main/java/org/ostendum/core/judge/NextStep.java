@@ -20,7 +20,7 @@ public enum NextStep {
     READ_AFTER_EQUALISE("round"),
     WATER("water"),
     ADJUST_ACID("acid-adjust"),
-    MOVE_TAP(null),
+    MOVE_TAP("rotate-blocks"),
     TEST_CAPACITY(null),
     TAKE_ROUND("round"),
     WASH("wash"),

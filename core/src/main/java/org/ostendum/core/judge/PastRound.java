@@ -1,10 +1,13 @@
 package org.ostendum.core.judge;
 
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.function.IntUnaryOperator;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.electrolyte.TemperatureCorrection;
 import org.ostendum.core.measure.CellReading;
@@ -87,6 +90,16 @@ public final class PastRound {
                 ? this
                 : new PastRound(
                         new Round(round.takenAt(), round.state(), round.temperature(), these), doubts, setAside);
+    }
+
+    /** The same round with its cells under other numbers. */
+    public PastRound renumbered(IntUnaryOperator now) {
+        List<CellReading> moved = round.readings().stream()
+                .map(reading -> reading.ofCell(now.applyAsInt(reading.cell())))
+                .sorted(Comparator.comparing(CellReading::cell))
+                .toList();
+        Set<Integer> aside = setAside.stream().map(now::applyAsInt).collect(Collectors.toSet());
+        return new PastRound(new Round(round.takenAt(), round.state(), round.temperature(), moved), doubts, aside);
     }
 
     private boolean isOfThisCell(@Nullable Instant since) {

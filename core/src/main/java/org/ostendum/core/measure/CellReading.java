@@ -33,6 +33,11 @@ public record CellReading(
         return new CellReading(cell, SpecificGravity.ofPoints(points), false, false, null, null, false, null, null);
     }
 
+    /** The same reading under another number. */
+    public CellReading ofCell(int number) {
+        return new CellReading(number, gravity, tooLow, confirmed, temperature, volts, onCharge, level, colour);
+    }
+
     /** @return whether the cell needs no further reading in this round */
     public boolean isRead() {
         return gravity != null || tooLow;

@@ -27,6 +27,9 @@ import org.ostendum.core.state.WaterDue;
  * over the mark, no water before it is full.
  */
 public final class NextThings {
+    /** So long before its date the renewal of a bridged cell has to be seen to. */
+    private static final Duration SOON = Duration.ofDays(7);
+
     private final String code;
     private final BatteryState battery;
     private final Map<NextStep, NextThing> things = new EnumMap<>(NextStep.class);
@@ -53,6 +56,7 @@ public final class NextThings {
         defects();
         levels();
         findings();
+        bridged();
         charge();
         care();
         takeAwayWhatCannotBe();
@@ -125,6 +129,25 @@ public final class NextThings {
                     finding.finding().severity(),
                     acted ? Message.of("next.since." + step) : finding.finding().sentence());
         }
+    }
+
+    /** A stop-gap has a date; it is told all the while, and asked for when the date comes near. */
+    private void bridged() {
+        battery.bridged()
+                .forEach((cell, until) -> add(
+                        NextStep.REPAIR_CELL,
+                        severity(until),
+                        Message.of(
+                                battery.isBridgedTooLong() ? "next.bridged.over" : "next.bridged",
+                                new Cells(List.of(cell)),
+                                until)));
+    }
+
+    private Severity severity(Instant until) {
+        if (!battery.asOf().isBefore(until)) {
+            return Severity.STOP;
+        }
+        return Duration.between(battery.asOf(), until).compareTo(SOON) <= 0 ? Severity.ACT : Severity.WATCH;
     }
 
     private static boolean isAboutLevels(StandingFinding finding) {

@@ -58,6 +58,23 @@ final class BatteryGates {
                         new Evidence("stage", Stage.HELD.word()));
     }
 
+    /** A battery of one cell less is of another voltage: only a lead lets it go to work so. */
+    static GateOutcome allCells(Subject battery) {
+        List<Integer> bridged = List.copyOf(battery.state().bridged().keySet());
+        return bridged.isEmpty()
+                ? GateOutcome.OPEN
+                : GateOutcome.shut(
+                        Message.of(
+                                battery.state().isBridgedTooLong() ? "gate.ALL_CELLS.over" : "gate.ALL_CELLS.shut",
+                                battery.code(),
+                                new Cells(bridged),
+                                battery.state().nominalVolts(),
+                                battery.state().bridged().values().iterator().next()),
+                        Message.of("gate.ALL_CELLS.remedy"),
+                        "cell-repair",
+                        new Evidence("bridged", bridged.get(0)));
+    }
+
     static GateOutcome soundForCharge(Subject battery) {
         return withoutDefects(
                 battery,

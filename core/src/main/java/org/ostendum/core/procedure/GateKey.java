@@ -28,6 +28,8 @@ public enum GateKey {
     /** Off charge so long that its gas is gone: before a flame, an arc or a drill. */
     AIRED("cell.prepare", false),
     NO_STOP_FINDING("change.choose", true),
+    /** Every cell gives its volts. */
+    ALL_CELLS("cell.jumper", true),
     RIGHT_VOLTAGE("change.choose", false),
     RIGHT_WEIGHT("change.choose", true),
     MACHINE_FREE("change.choose", false),

@@ -68,8 +68,12 @@ public record Procedure(
         DREW_OFF,
         ACID_ADJUSTED,
         CHARGER_CHECKED,
+        /** Blocks of a pack changed places: the steps of the exchange say which. */
+        BLOCKS_MOVED,
         /** One cell was taken out and another put in: the step of the quantity says which, that of the evidence its serial. */
         CELL_REPLACED,
+        /** One cell was bridged: the step of the quantity says which, that of the evidence for how many days. */
+        CELL_BRIDGED,
         /** It went into the machine that the job was begun for. */
         MOVED,
         /** Its first charge is over. */

@@ -7,7 +7,6 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.event.BatteryEvent.RoundTaken;
@@ -102,7 +101,7 @@ public final class BatteryFold {
             return;
         }
         PastRound past = RoundFold.resolve(round, facts, sheet);
-        Case laid = laid(past);
+        Case laid = laid(facts.cells().asTheyStand(past, sheet));
         Verdict verdict = Judge.judge(laid);
         findings = findings.after(past, verdict);
         latest = verdict;
@@ -128,10 +127,8 @@ public final class BatteryFold {
     /** The round as it lies before the judge: with its doubts, and with what went before it. */
     private Case laid(PastRound past) {
         List<PastRound> shown = rounds.subList(Math.max(0, rounds.size() - ROUNDS_SHOWN), rounds.size());
-        Map<Integer, Instant> since = facts.care().cellsSince();
-        List<PastRound> ofTheseCells = since.isEmpty()
-                ? List.copyOf(shown)
-                : shown.stream().map(p -> p.ofCellsSince(since)).toList();
+        List<PastRound> ofTheseCells =
+                shown.stream().map(p -> facts.cells().asTheyStand(p, sheet)).toList();
         Instant first =
                 shown.isEmpty() ? past.round().takenAt() : shown.get(0).round().takenAt();
         return new Case(
@@ -165,7 +162,7 @@ public final class BatteryFold {
 
     /** @return a round, not folded, as it would lie before the judge now */
     public Case caseOf(Round round) {
-        return laid(RoundFold.resolve(round, facts, sheet));
+        return laid(facts.cells().asTheyStand(RoundFold.resolve(round, facts, sheet), sheet));
     }
 
     public Snapshot snapshot() {

@@ -6,12 +6,17 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.charge.Cooling;
+import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.judge.BatteryCourse;
 import org.ostendum.core.judge.Finding;
 import org.ostendum.core.judge.Message;
+import org.ostendum.core.judge.PastRound;
 import org.ostendum.core.judge.Verdict;
 import org.ostendum.core.measure.Answer;
 import org.ostendum.core.measure.RoundState;
@@ -133,13 +138,57 @@ public final class BatteryState {
         return facts.water().mixed();
     }
 
+    /** @return level of each cell at work of which one is known */
     public Map<Integer, CellLevel> levels() {
-        return facts.water().levels();
+        return facts.water().levelsWithout(bridged().keySet());
+    }
+
+    /** @return until when each bridged cell is to be renewed; none for a battery that has all its cells */
+    public SortedMap<Integer, Instant> bridged() {
+        return new TreeMap<>(facts.cells().bridged());
+    }
+
+    /** @return cells that current flows through: those bridged give no volts */
+    public int cellsAtWork() {
+        return model().cells() - facts.cells().bridged().size();
+    }
+
+    /** @return volts by its plate, less two for each bridged cell */
+    public int nominalVolts() {
+        return model().nominalVolts() - 2 * facts.cells().bridged().size();
+    }
+
+    /** @return whether a bridged cell should have been renewed by now */
+    public boolean isBridgedTooLong() {
+        return bridged().values().stream().anyMatch(until -> !now.isBefore(until));
+    }
+
+    /** @return when the cell now in a position was put in; empty for one that was there from the beginning */
+    public Optional<Instant> cellSince(int position) {
+        return Optional.ofNullable(facts.cells().since().get(position));
+    }
+
+    /** @return when blocks last changed places; empty for never */
+    public Optional<Instant> blocksMovedAt() {
+        return facts.cells().moves().stream().map(BatteryEvent.BlocksMoved::at).reduce((a, b) -> b);
+    }
+
+    /** @return an earlier round under the numbers that its cells have now, without those that are gone or bridged */
+    public PastRound asItStands(PastRound past) {
+        return facts.cells().asTheyStand(past, sheet);
     }
 
     /** @return cells whose plates are known to show */
     public List<Integer> barePlates() {
-        return facts.water().cellsWhere(level -> level.coversPlates().isNo());
+        return cellsWhere(level -> level.coversPlates().isNo());
+    }
+
+    private List<Integer> cellsWhere(Predicate<CellLevel> holds) {
+        return levels().entrySet().stream()
+                .filter(e -> holds.test(e.getValue()))
+                .map(Map.Entry::getKey)
+                .sorted()
+                .toList();
     }
 
     /** @return whether the plates of every cell are covered; unknown where one was never looked into */
@@ -147,7 +196,7 @@ public final class BatteryState {
         if (!barePlates().isEmpty()) {
             return Answer.NO;
         }
-        boolean all = levels().size() == model().cells()
+        boolean all = levels().size() == cellsAtWork()
                 && levels().values().stream()
                         .allMatch(level -> level.coversPlates().isYes());
         return all ? Answer.YES : Answer.UNKNOWN;
@@ -155,12 +204,12 @@ public final class BatteryState {
 
     /** @return cells known to stand over the mark */
     public List<Integer> overMark() {
-        return facts.water().cellsWhere(level -> level.isOver(model().levels()).isYes());
+        return cellsWhere(level -> level.isOver(model().levels()).isYes());
     }
 
     /** @return cells to be filled: known to stand below the low mark, bare or only just covered ones among them */
     public List<Integer> lowCells() {
-        return facts.water().cellsWhere(level -> level.wantsWater(model().levels()));
+        return cellsWhere(level -> level.wantsWater(model().levels()));
     }
 
     public List<OpenDefect> defects() {
@@ -290,6 +339,9 @@ public final class BatteryState {
     /** @return how far it reaches: the worst of what stands against it */
     public Severity severity() {
         Severity worst = (isCharging() && isAboveStop()) || !barePlates().isEmpty() ? Severity.STOP : Severity.FIT;
+        if (!bridged().isEmpty()) {
+            worst = worst.worse(isBridgedTooLong() ? Severity.STOP : Severity.WATCH);
+        }
         for (OpenDefect defect : defects()) {
             worst = worst.worse(defect.kind().severity());
         }

@@ -6,9 +6,9 @@ import org.ostendum.core.event.BatteryEvent;
  * Everything that a battery's events have left behind, as of the last of them. Immutable, and enough to go on from: the fold of
  * a beginning and then of the rest is the fold of all.
  */
-public record Facts(ChargeFacts charge, WaterFacts water, Condition condition, Care care) {
+public record Facts(ChargeFacts charge, WaterFacts water, Condition condition, Care care, CellFacts cells) {
     public static final Facts NOTHING =
-            new Facts(ChargeFacts.NOTHING, WaterFacts.NOTHING, Condition.NOTHING, Care.NOTHING);
+            new Facts(ChargeFacts.NOTHING, WaterFacts.NOTHING, Condition.NOTHING, Care.NOTHING, CellFacts.NOTHING);
 
     /** @param event not before those already folded; a round goes through {@link RoundFold} instead */
     Facts after(BatteryEvent event, Sheet sheet) {
@@ -17,22 +17,23 @@ public record Facts(ChargeFacts charge, WaterFacts water, Condition condition, C
                 now,
                 water.after(event, new WaterFacts.Turn(charge, now), sheet),
                 condition.after(event),
-                care.after(event));
+                care.after(event),
+                cells.after(event, sheet));
     }
 
     Facts with(ChargeFacts now) {
-        return new Facts(now, water, condition, care);
+        return new Facts(now, water, condition, care, cells);
     }
 
     Facts with(WaterFacts now) {
-        return new Facts(charge, now, condition, care);
+        return new Facts(charge, now, condition, care, cells);
     }
 
     Facts with(Condition now) {
-        return new Facts(charge, water, now, care);
+        return new Facts(charge, water, now, care, cells);
     }
 
     Facts with(Care now) {
-        return new Facts(charge, water, condition, now);
+        return new Facts(charge, water, condition, now, cells);
     }
 }

@@ -8,6 +8,8 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.event.BatteryEvent.AcidAdjusted;
+import org.ostendum.core.event.BatteryEvent.BlocksMoved;
+import org.ostendum.core.event.BatteryEvent.CellBridged;
 import org.ostendum.core.event.BatteryEvent.CellReplaced;
 import org.ostendum.core.event.BatteryEvent.ChargeEnded;
 import org.ostendum.core.event.BatteryEvent.ChargerChecked;
@@ -155,7 +157,11 @@ public record Findings(List<StandingFinding> all) {
 
     private static StandingFinding after(StandingFinding standing, BatteryEvent event, Facts facts, Sheet sheet) {
         if (event instanceof CellReplaced replaced) {
-            return withoutCell(standing, replaced);
+            return withoutCell(standing, replaced.cell(), event);
+        } else if (event instanceof CellBridged bridged) {
+            return withoutCell(standing, bridged.cell(), event);
+        } else if (event instanceof BlocksMoved moved) {
+            return moved(standing, moved, sheet);
         } else if (isAboutLevels(standing)) {
             return tellsLevels(event) ? byLevel(standing, event, facts, sheet) : standing;
         } else if (standing.life() != FindingLife.ACTED_UPON && actsOn(standing, event)) {
@@ -167,17 +173,33 @@ public record Findings(List<StandingFinding> all) {
         return isCharged ? standing.moved(FindingLife.SETTLED, event.at(), event.word()) : standing;
     }
 
-    /** The new cell has done nothing yet. */
-    private static StandingFinding withoutCell(StandingFinding standing, CellReplaced replaced) {
+    /** A new cell has done nothing yet, a bridged one does nothing any more. */
+    private static StandingFinding withoutCell(StandingFinding standing, int gone, BatteryEvent by) {
         List<Integer> cells = standing.finding().cells().numbers();
-        if (!cells.contains(replaced.cell())) {
+        if (!cells.contains(gone)) {
             return standing;
         }
-        List<Integer> others =
-                cells.stream().filter(cell -> cell != replaced.cell()).toList();
+        List<Integer> others = cells.stream().filter(cell -> cell != gone).toList();
         return others.isEmpty()
-                ? standing.moved(FindingLife.SETTLED, replaced.at(), replaced.word())
+                ? standing.moved(FindingLife.SETTLED, by.at(), by.word())
                 : standing.with(about(standing.finding(), new Cells(others)));
+    }
+
+    /** A finding goes with its block; what a tap has worn has been acted upon. */
+    private static StandingFinding moved(StandingFinding standing, BlocksMoved moved, Sheet sheet) {
+        int perBlock = sheet.model().layout().cellsPerCase();
+        List<Integer> cells = standing.finding().cells().numbers();
+        StandingFinding there = cells.isEmpty()
+                ? standing
+                : standing.with(about(
+                        standing.finding(),
+                        new Cells(cells.stream()
+                                .map(cell -> moved.now(cell, perBlock))
+                                .sorted()
+                                .toList())));
+        return standing.family() == Family.TAP && standing.life() != FindingLife.ACTED_UPON
+                ? there.moved(FindingLife.ACTED_UPON, moved.at(), moved.word())
+                : there;
     }
 
     /** The same finding about fewer cells; its sentence names them anew. */

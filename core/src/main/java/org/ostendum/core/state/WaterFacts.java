@@ -1,14 +1,14 @@
 package org.ostendum.core.state;
 
 import java.time.Instant;
-import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
-import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.LevelMarks;
 import org.ostendum.core.event.BatteryEvent;
+import org.ostendum.core.event.BatteryEvent.BlocksMoved;
 import org.ostendum.core.event.BatteryEvent.CellReplaced;
 import org.ostendum.core.event.BatteryEvent.ChargeEnded;
 import org.ostendum.core.event.BatteryEvent.DrewOff;
@@ -84,6 +84,9 @@ public record WaterFacts(
             Map<Integer, CellLevel> others = new TreeMap<>(levels);
             others.remove(replaced.cell());
             return new WaterFacts(others, watered, gassed, mixed, pace);
+        } else if (event instanceof BlocksMoved moved) {
+            int perBlock = sheet.model().layout().cellsPerCase();
+            return new WaterFacts(CellFacts.renumbered(levels, moved, perBlock), watered, gassed, mixed, pace);
         } else if (event instanceof ChargeEnded ended) {
             return charged(overcharge(ended, charge, sheet), charge, sheet);
         } else if (event instanceof Equalised equalising) {
@@ -228,12 +231,13 @@ public record WaterFacts(
         return sheet.model().levels().millilitresPerMm(sheet.capacity());
     }
 
-    /** @return of the cells known, those for which it is so */
-    public List<Integer> cellsWhere(Predicate<CellLevel> holds) {
-        return levels.entrySet().stream()
-                .filter(e -> holds.test(e.getValue()))
-                .map(Map.Entry::getKey)
-                .sorted()
-                .toList();
+    /** @return the levels known, without those of some cells */
+    Map<Integer, CellLevel> levelsWithout(Set<Integer> cells) {
+        if (cells.isEmpty()) {
+            return levels;
+        }
+        Map<Integer, CellLevel> others = new TreeMap<>(levels);
+        others.keySet().removeAll(cells);
+        return others;
     }
 }

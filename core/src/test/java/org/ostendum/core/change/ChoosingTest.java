@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.ostendum.core.change.Choosing.Pooled;
 import org.ostendum.core.change.Choosing.Ranked;
 import org.ostendum.core.defect.DefectKind;
+import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.event.Ending;
 import org.ostendum.core.event.FullSign;
 import org.ostendum.core.measure.Level;
@@ -71,6 +72,15 @@ class ChoosingTest {
     void ofThoseThatHaveRestedAlikeTheOneThatHasWorkedLeast() {
         List<Ranked> ranked = Choosing.rank(TRUCK, List.of(pooled("A", full(27), 45), pooled("B", full(26), 12)));
         assertThat(codes(ranked)).containsExactly("B", "A");
+    }
+
+    /** Two volts less: a lead decides, nobody takes it in passing. */
+    @Test
+    void aBatteryWithABridgedCellIsNotTheFirst() {
+        Told bridged = full(90).and(new BatteryEvent.CellBridged(Told.hoursAgo(80), 3, Told.NOW.plusSeconds(86_400)));
+        List<Ranked> ranked = Choosing.rank(TRUCK, List.of(pooled("A", bridged, 1), pooled("B", full(30), 40)));
+        assertThat(codes(ranked)).containsExactly("B", "A");
+        assertThat(ranked.get(1).against()).extracting(m -> m.key()).containsExactly("gate.ALL_CELLS.shut");
     }
 
     @Test

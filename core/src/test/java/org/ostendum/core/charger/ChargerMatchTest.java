@@ -51,7 +51,13 @@ class ChargerMatchTest {
     private static ChargerMatch.Surroundings now(
             String connector, @Nullable Double rest, double hydrogen, @Nullable Double kilowatts) {
         return new ChargerMatch.Surroundings(
-                connector, rest == null ? null : Volts.of(rest), hydrogen, kilowatts, ChargeKind.CONVENTIONAL, false);
+                connector,
+                rest == null ? null : Volts.of(rest),
+                hydrogen,
+                kilowatts,
+                ChargeKind.CONVENTIONAL,
+                false,
+                0);
     }
 
     private static List<Mismatch.Kind> kinds(List<Mismatch> misfits) {
@@ -115,8 +121,20 @@ class ChargerMatchTest {
         assertThat(sheet.voltages()).isEqualTo("36 V");
     }
 
+    /** A charger for eighteen cells would overcharge the seventeen that are left. */
+    @Test
+    void aBridgedCellWantsAChargerForOneCellLess() {
+        ChargerMatch.Surroundings bridged =
+                new ChargerMatch.Surroundings("", null, 0, null, ChargeKind.CONVENTIONAL, false, 1);
+        BatteryModel battery = battery(18, 600, CellKind.FLOODED);
+        assertThat(kinds(ChargerMatch.of(ChargerSheet.ofPlate("C9", 18, new Amperes(96)), battery, bridged, RULES)))
+                .containsExactly(Mismatch.Kind.VOLTAGE);
+        assertThat(ChargerMatch.of(ChargerSheet.ofPlate("C9", 17, new Amperes(96)), battery, bridged, RULES))
+                .isEmpty();
+    }
+
     private static ChargerMatch.Surroundings wanting(ChargeKind kind, boolean batteryMadeForIt) {
-        return new ChargerMatch.Surroundings("", null, 0, null, kind, batteryMadeForIt);
+        return new ChargerMatch.Surroundings("", null, 0, null, kind, batteryMadeForIt, 0);
     }
 
     @ParameterizedTest

@@ -195,7 +195,7 @@ class WaterAndLevelsTest {
                 .state();
         assertThat(state.levels()).doesNotContainKey(1);
         assertThat(state.lowCells()).isEmpty();
-        assertThat(state.care().cellsSince()).containsEntry(1, hoursAgo(2));
+        assertThat(state.cellSince(1)).contains(hoursAgo(2));
     }
 
     /** Four waterings tell that it drinks little; a car in a row is watered on the row's day all the same. */

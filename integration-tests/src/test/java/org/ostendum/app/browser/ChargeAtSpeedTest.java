@@ -153,7 +153,11 @@ class ChargeAtSpeedTest {
         browser.go("/rules");
         awaitText("#alarms", "T-3 is plugged in and no current flows");
 
-        about("#alarms a", "T-3").orElseThrow().click();
+        browser.wait(Duration.ofSeconds(15))
+                .ignoring(StaleElementReferenceException.class)
+                .until(d -> about("#alarms a", "T-3")
+                        .map(ChargeAtSpeedTest::clicked)
+                        .isPresent());
         awaitText(".alarm-card", "Not started");
         WebElement card = about(".alarm-card", "T-3").orElseThrow();
         card.findElement(By.name("done")).sendKeys("Fuse was out.");
@@ -168,6 +172,11 @@ class ChargeAtSpeedTest {
         return browser.driver().findElements(By.cssSelector(css)).stream()
                 .filter(e -> says(e, what))
                 .findFirst();
+    }
+
+    private static WebElement clicked(WebElement element) {
+        element.click();
+        return element;
     }
 
     /** A live page may have put another in its place meanwhile. */

@@ -15,42 +15,43 @@ import org.ostendum.app.safety.Stations;
 import org.ostendum.app.support.ApplicationTest;
 import org.ostendum.app.support.AsPerson;
 import org.ostendum.core.procedure.Run;
+import org.ostendum.core.procedure.Step;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.test.web.servlet.MockMvc;
 
 /** Jobs begun and talked to as a browser would. */
-abstract class JobsTest extends ApplicationTest {
+public abstract class JobsTest extends ApplicationTest {
     @Autowired
-    MockMvc mvc;
+    protected MockMvc mvc;
 
     @Autowired
-    Batteries batteries;
+    protected Batteries batteries;
 
     @Autowired
-    Jobs jobs;
+    protected Jobs jobs;
 
     @Autowired
-    Ledger ledger;
+    protected Ledger ledger;
 
     @Autowired
     Overrides overrides;
 
     @Autowired
-    Defects defects;
+    protected Defects defects;
 
     @Autowired
-    Stations stations;
+    protected Stations stations;
 
     @Autowired
-    Rooms rooms;
+    protected Rooms rooms;
 
     @Autowired
-    DSLContext sql;
+    protected DSLContext sql;
 
-    AsPerson tom;
-    AsPerson ines;
-    AsPerson maud;
+    protected AsPerson tom;
+    protected AsPerson ines;
+    protected AsPerson maud;
 
     @BeforeEach
     void people() {
@@ -59,27 +60,38 @@ abstract class JobsTest extends ApplicationTest {
         maud = AsPerson.maud(mvc);
     }
 
-    long begin(AsPerson person, String code, String procedure, String... fields) throws Exception {
+    protected long begin(AsPerson person, String code, String procedure, String... fields) throws Exception {
         MockHttpServletResponse answer = person.send("/batteries/" + code + "/jobs/" + procedure, fields);
         assertThat(answer.getRedirectedUrl()).as(answer.getContentAsString()).startsWith("/jobs/");
         return Long.parseLong(answer.getRedirectedUrl().substring("/jobs/".length()));
     }
 
-    MockHttpServletResponse say(AsPerson person, long job, String kind, String about, String value) throws Exception {
+    protected MockHttpServletResponse say(AsPerson person, long job, String kind, String about, String value)
+            throws Exception {
         return person.send(
                 "/jobs/" + job + "/" + kind, "key", UUID.randomUUID().toString(), "about", about, "value", value);
     }
 
-    Run run(long job) {
+    protected Run run(long job) {
         return JobRunning.run(jobs.byId(job).orElseThrow(), jobs.events(job));
     }
 
-    Battery battery(String code) {
+    protected Battery battery(String code) {
         return batteries.byCode(code).orElseThrow();
     }
 
-    LedgerEntry newest(String code) {
+    protected LedgerEntry newest(String code) {
         return ledger.ofBattery(battery(code).id(), null, 1).get(0);
+    }
+
+    /** Confirms and answers rightly whatever comes before a step; fails where a step before it wants a figure. */
+    protected void until(AsPerson person, long job, String step) throws Exception {
+        Step current = run(job).current().orElseThrow();
+        while (!current.id().equals(step)) {
+            say(person, job, "done", current.id(), current.rightAnswer().orElseThrow());
+            assertThat(run(job).settled(current.id())).as(current.id()).isPresent();
+            current = run(job).current().orElseThrow();
+        }
     }
 
     void inspect(AsPerson person, long job, String caseFound, String postsFound) throws Exception {

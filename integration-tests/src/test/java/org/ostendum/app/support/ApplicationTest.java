@@ -14,7 +14,12 @@ import org.springframework.test.context.bean.override.convention.TestBean;
 @SpringBootTest(
         classes = {Ostendum.class, DemoConfiguration.class},
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
-        properties = {"ostendum.demo=true", "ostendum.live.beat=1s", "ostendum.notices.every=1h"})
+        properties = {
+            "ostendum.demo=true",
+            "ostendum.live.beat=1s",
+            "ostendum.notices.every=1h",
+            "ostendum.bridges.every=1h"
+        })
 @AutoConfigureMockMvc
 @Import({OwnBatteries.class, QueryCount.class})
 public abstract class ApplicationTest {

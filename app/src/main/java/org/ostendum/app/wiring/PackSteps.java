@@ -1,4 +1,4 @@
-package org.ostendum.app.procedure;
+package org.ostendum.app.wiring;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
@@ -6,7 +6,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.procedure.ProcedureFile.StepText;
+import org.ostendum.app.procedure.ProcedureFile;
+import org.ostendum.app.procedure.StepText;
 import org.ostendum.core.procedure.Run;
 import org.ostendum.core.procedure.Task;
 import org.ostendum.core.quantity.AmpHours;
@@ -20,8 +21,8 @@ import org.ostendum.core.wiring.WorkOrder;
 
 /** Puts the cables of the very pack into the procedures of taking apart and putting together, in a school's order. */
 public final class PackSteps {
-    public static final String APART = "pack-apart";
-    public static final String TOGETHER = "pack-together";
+    static final String APART = "pack-apart";
+    static final String TOGETHER = "pack-together";
     private static final String CABLE = "cable-";
     private static final List<ProcedureFile.AnswerText> STATES = List.of(
             new ProcedureFile.AnswerText("sound", "Off, sound", null, null, null),
@@ -33,13 +34,12 @@ public final class PackSteps {
     private PackSteps() {}
 
     /** @return whether a procedure is about the cables of a pack */
-    public static boolean isOfPack(String procedure) {
+    static boolean isOfPack(String procedure) {
         return Set.of(APART, TOGETHER).contains(procedure);
     }
 
     /** @return the procedure with a step for each cable; the same for one of another kind */
-    public static ProcedureFile with(
-            String procedure, ProcedureFile file, Pack pack, School school, AmpHours capacity) {
+    static ProcedureFile with(String procedure, ProcedureFile file, Pack pack, School school, AmpHours capacity) {
         return switch (procedure) {
             case APART -> file.withAfter("tools", apart(WorkOrder.apart(pack, school, capacity)));
             case TOGETHER -> file.withAfter("posts", together(WorkOrder.together(pack, school, capacity)));
@@ -49,11 +49,11 @@ public final class PackSteps {
 
     private static List<StepText> apart(WorkOrder order) {
         return order.steps().stream()
-                .map(step -> StepText.plain(
-                                CABLE + step.cable().number(),
-                                "Cable " + step.cable().number() + " off: " + where(step.cable()) + ". Into the bag.")
-                        .saying(reach(step))
-                        .choosing(STATES))
+                .map(step -> StepText.chosen(
+                        CABLE + step.cable().number(),
+                        "Cable " + step.cable().number() + " off: " + where(step.cable()) + ". Into the bag.",
+                        reach(step),
+                        STATES))
                 .toList();
     }
 
@@ -64,18 +64,18 @@ public final class PackSteps {
         for (int i = 0; i < order.steps().size(); i++) {
             WorkOrder.Step step = order.steps().get(i);
             if (i == last) {
-                steps.add(StepText.plain(
-                                "volts",
-                                "Read each block from the post where the drawing has its plus to its minus, then the string over the gap of cable "
-                                        + step.cable().number() + ".")
-                        .saying("The string must be the sum of its blocks. A block that reads minus is turned round.")
-                        .inRows(Task.Rows.Kind.BLOCK_VOLTS));
+                steps.add(StepText.inRows(
+                        "volts",
+                        "Read each block from the post where the drawing has its plus to its minus, then the string over the gap of cable "
+                                + step.cable().number() + ".",
+                        "The string must be the sum of its blocks. A block that reads minus is turned round.",
+                        Task.Rows.Kind.BLOCK_VOLTS));
             }
-            steps.add(StepText.plain(
-                            CABLE + step.cable().number(),
-                            "Cable " + step.cable().number() + " on: " + where(step.cable()) + ".")
-                    .saying(reach(step))
-                    .choosing(List.of(
+            steps.add(StepText.chosen(
+                    CABLE + step.cable().number(),
+                    "Cable " + step.cable().number() + " on: " + where(step.cable()) + ".",
+                    reach(step),
+                    List.of(
                             new ProcedureFile.AnswerText("on", joins(step.cable()), null, null, null),
                             new ProcedureFile.AnswerText(
                                     "like", "It would not go on as drawn", null, "polarity", null))));
@@ -119,7 +119,7 @@ public final class PackSteps {
     }
 
     /** @return how the pack is wired as a run stands */
-    public static Wiring wiring(Run run, Pack pack) {
+    static Wiring wiring(Run run, Pack pack) {
         boolean putsOn = run.procedure().id().equals(TOGETHER);
         Wiring now = putsOn ? Wiring.bare(pack) : Wiring.whole(pack);
         for (Cable cable : pack.cables()) {
@@ -131,7 +131,7 @@ public final class PackSteps {
     }
 
     /** @return a cable that came off and has to be renewed, with what is wrong; null for a sound one */
-    public static @Nullable String unsound(Run run, Cable cable) {
+    static @Nullable String unsound(Run run, Cable cable) {
         String said = run.value(CABLE + cable.number());
         return said.isEmpty() || said.equals("sound") || said.equals("on")
                 ? null
@@ -139,7 +139,7 @@ public final class PackSteps {
     }
 
     /** @return the cable of a step; null for a step about something else */
-    public static @Nullable String cable(String stepId) {
+    static @Nullable String cable(String stepId) {
         return stepId.startsWith(CABLE) ? stepId.substring(CABLE.length()) : null;
     }
 }

@@ -1,4 +1,4 @@
-package org.ostendum.app.job;
+package org.ostendum.app.wiring;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
@@ -9,6 +9,8 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.ostendum.app.job.JobEvent;
+import org.ostendum.app.job.JobsTest;
 import org.ostendum.app.support.OwnBatteries;
 import org.ostendum.core.procedure.Run;
 import org.ostendum.core.procedure.RunEvent;

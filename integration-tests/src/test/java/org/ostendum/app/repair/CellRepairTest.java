@@ -1,4 +1,4 @@
-package org.ostendum.app.job;
+package org.ostendum.app.repair;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -6,6 +6,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.job.JobsTest;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.state.Rounds;
 import org.ostendum.app.support.OwnBatteries;
@@ -96,6 +97,21 @@ class CellRepairTest extends JobsTest {
         Battery after = battery(FAILING);
         assertThat(batteryStates.stateOf(after).findings())
                 .noneMatch(f -> f.finding().cells().numbers().contains(9));
+    }
+
+    /** What was read of the cell that stood there before says nothing of the one that stands there now. */
+    @Test
+    void aCellJustReplacedIsNotComparedWithTheOldOne() throws Exception {
+        say(tom, job, "stop", "wrong", "");
+        tom.send("/jobs/" + job + "/finish", "key", UUID.randomUUID().toString());
+        tom.send("/batteries/T-09/log", "kind", "CELL_REPLACED", "when", "", "cell", "5", "remark", "LK-1");
+        job = begin(tom, "T-09", "cell-repair", "looked", "yes");
+        done("cell", "5");
+        until("gravity-again");
+        done("gravity-again", "1100");
+        assertThat(run(job).settled("gravity-again")).isPresent();
+        say(tom, job, "stop", "wrong", "");
+        tom.send("/jobs/" + job + "/finish", "key", UUID.randomUUID().toString());
     }
 
     /** A battery that came off charge half an hour ago still gasses; none of a pack's cells can be taken out. */

@@ -1,4 +1,4 @@
-package org.ostendum.app.job;
+package org.ostendum.app.change;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -17,6 +17,7 @@ import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Machine;
 import org.ostendum.app.inventory.MachineKind;
 import org.ostendum.app.inventory.Machines;
+import org.ostendum.app.job.JobsTest;
 import org.ostendum.app.people.People;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.support.OwnBatteries;
@@ -147,6 +148,35 @@ class ChangeTest extends JobsTest {
                 .satisfies(line -> assertThat(
                                 Objects.requireNonNull(line.quantity()).doubleValue())
                         .isEqualTo(0.7 * capacity));
+    }
+
+    /** What the step has done is on record of two batteries: unsaying it would leave the job and the floor apart. */
+    @Test
+    void theExchangeIsNotUnsaid() throws Exception {
+        long job = begin(fresh);
+        until(job, "connect", "hoist");
+        say(tom, job, "done", "connect", "");
+        assertThat(say(tom, job, "back", "connect", "it was the other truck").getContentAsString())
+                .contains("changed places on record", "from the machine’s page");
+        assertThat(run(job).settled("connect")).isPresent();
+        assertThat(now(fresh).machineCode()).isEqualTo(truck.code());
+        say(tom, job, "back", "hoisted", "I mean the roller");
+        assertThat(run(job).settled("hoisted")).as("what has done nothing yet").isEmpty();
+    }
+
+    /** One order of rest: the rack of ready batteries and the list of the machine. */
+    @Test
+    void theRackAndTheMachineNameTheSameFirst() throws Exception {
+        String page = tom.page("/charging");
+        List<String> ofMachine = pool.rank(truck, persons.byLogin("tom").orElseThrow()).stream()
+                .filter(Ranked::may)
+                .map(r -> r.pooled().subject().code())
+                .toList();
+        List<Integer> onRack = ofMachine.stream()
+                .map(code -> page.lastIndexOf("/batteries/" + code + "\""))
+                .filter(at -> at >= 0)
+                .toList();
+        assertThat(onRack).hasSizeGreaterThan(3).isSorted();
     }
 
     @Test

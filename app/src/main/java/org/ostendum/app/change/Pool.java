@@ -1,6 +1,5 @@
-package org.ostendum.app.job;
+package org.ostendum.app.change;
 
-import java.time.Duration;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -8,13 +7,13 @@ import java.util.Objects;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Machine;
-import org.ostendum.app.ledger.Ledger;
+import org.ostendum.app.job.Jobs;
+import org.ostendum.app.job.Situations;
+import org.ostendum.app.ledger.RecentCycles;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.change.Choosing;
 import org.ostendum.core.change.Choosing.Pooled;
 import org.ostendum.core.change.Choosing.Ranked;
-import org.ostendum.core.charge.PastCharges;
-import org.ostendum.core.event.EventLog;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.procedure.Situation;
 import org.ostendum.core.safety.Training;
@@ -23,25 +22,28 @@ import org.springframework.stereotype.Service;
 
 /** The batteries of the house in the order in which they should go into a machine. */
 @Service
-public class Pool {
-    private static final Duration LATELY = Duration.ofDays(60);
-
+class Pool {
     private final Batteries batteries;
     private final BatteryStates batteryStates;
     private final Jobs jobs;
-    private final Ledger ledger;
+    private final RecentCycles recentCycles;
     private final Situations situations;
 
-    Pool(Batteries batteries, BatteryStates batteryStates, Jobs jobs, Ledger ledger, Situations situations) {
+    Pool(
+            Batteries batteries,
+            BatteryStates batteryStates,
+            Jobs jobs,
+            RecentCycles recentCycles,
+            Situations situations) {
         this.batteries = batteries;
         this.batteryStates = batteryStates;
         this.jobs = jobs;
-        this.ledger = ledger;
+        this.recentCycles = recentCycles;
         this.situations = situations;
     }
 
     /** @return every battery of the machine's voltage that is not in it, the one to take first in front */
-    public List<Ranked> rank(Machine machine, Person person) {
+    List<Ranked> rank(Machine machine, Person person) {
         List<Battery> pool = batteries.all().stream()
                 .filter(b -> !machine.code().equals(b.machineCode()) && isOfVoltage(b, machine))
                 .toList();
@@ -50,8 +52,8 @@ public class Pool {
         jobs.open().stream()
                 .filter(job -> job.batteryId() != null && job.machine() != null)
                 .forEach(job -> promised.put(job.batteryId(), job.machine()));
-        Map<Long, EventLog> lately = ledger.charges(
-                pool.stream().map(Battery::id).toList(), batteryStates.instant().minus(LATELY));
+        Map<Long, Integer> cycles =
+                recentCycles.of(pool.stream().map(Battery::id).toList());
         Situation situation = situations.of(Training.CHANGING, null, machine, person);
         return Choosing.rank(
                 situation,
@@ -60,9 +62,7 @@ public class Pool {
                                 Situations.subject(b, Objects.requireNonNull(states.get(b.id()))),
                                 b.machineCode(),
                                 promised.get(b.id()),
-                                PastCharges.of(lately.getOrDefault(b.id(), EventLog.NONE))
-                                        .finished()
-                                        .size()))
+                                cycles.getOrDefault(b.id(), 0)))
                         .toList());
     }
 

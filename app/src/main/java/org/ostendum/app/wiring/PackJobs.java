@@ -1,0 +1,91 @@
+package org.ostendum.app.wiring;
+
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.app.draw.WiringDrawing;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.inventory.Packs;
+import org.ostendum.app.job.SpecialJob;
+import org.ostendum.app.procedure.ProcedureFile;
+import org.ostendum.app.words.Words;
+import org.ostendum.core.procedure.Run;
+import org.ostendum.core.procedure.Step;
+import org.ostendum.core.wiring.Pack;
+import org.ostendum.core.wiring.Potentials;
+import org.ostendum.core.wiring.Reach;
+import org.ostendum.core.wiring.Wiring;
+import org.springframework.stereotype.Component;
+
+/** Taking a pack apart and putting it together: a step for each of its cables, drawn with what is live. */
+@Component
+class PackJobs implements SpecialJob {
+    private final Packs packs;
+    private final StringCheck string;
+
+    PackJobs(Packs packs, StringCheck string) {
+        this.packs = packs;
+        this.string = string;
+    }
+
+    /**
+     * A pack that is taken apart or put together, as it stands.
+     *
+     * @param bagged cables that are off
+     * @param unsound those off that have to be renewed, with what is wrong
+     */
+    public record PackAt(WiringDrawing drawing, Reach reach, int bagged, List<String> unsound) {}
+
+    @Override
+    public boolean isOf(String procedure) {
+        return PackSteps.isOfPack(procedure);
+    }
+
+    @Override
+    public boolean suits(@Nullable Battery battery) {
+        return battery != null && packs.of(battery).isPresent();
+    }
+
+    @Override
+    public boolean isOrdered() {
+        return true;
+    }
+
+    @Override
+    public ProcedureFile written(ProcedureFile file, Begun begun) {
+        return packs.of(begun.battery())
+                .map(pack -> PackSteps.with(
+                        begun.procedure(),
+                        file,
+                        pack,
+                        begun.school(),
+                        begun.battery().type().model().capacity()))
+                .orElse(file);
+    }
+
+    @Override
+    public Optional<String> against(Run run, Step step, String value, Battery battery, Words words) {
+        return string.against(run, step, battery, words);
+    }
+
+    @Override
+    public Optional<Beside> beside(Run run, Battery battery) {
+        return packs.of(battery).map(pack -> new Beside("wiring/at :: pack", at(run, battery, pack)));
+    }
+
+    private static PackAt at(Run run, Battery battery, Pack pack) {
+        Wiring now = PackSteps.wiring(run, pack);
+        return new PackAt(
+                WiringDrawing.of(
+                        now,
+                        battery.type().cablesLeft(),
+                        run.current().map(step -> PackSteps.cable(step.id())).orElse(null)),
+                Potentials.of(now).reach(battery.type().model().capacity()),
+                pack.cables().size() - now.on().size(),
+                pack.cables().stream()
+                        .map(cable -> PackSteps.unsound(run, cable))
+                        .filter(Objects::nonNull)
+                        .toList());
+    }
+}

@@ -1,0 +1,16 @@
+-- A tap is moved about once a year: by this it is known when the year is over.
+alter table tap add column since datetime(6) not null default current_timestamp(6);
+
+-- The fold tells more of the cells: what was folded before is folded anew.
+delete from battery_state;
+
+create index ledger_of_kind on ledger_entry (kind, battery_id);
+
+/* [jooq ignore start] */
+alter table ledger_entry drop constraint ledger_kind_known;
+alter table ledger_entry add constraint ledger_kind_known check (kind in (
+  'ADDED', 'MOVED', 'ROUND', 'CORRECTION', 'CHARGE_START', 'CHARGE_END', 'DISCHARGE', 'WATER', 'EQUALISE_END', 'WASH', 'NOTE',
+  'JOB', 'VOLTAGE', 'STANDING_FLAT', 'CELL_REPLACED', 'CELL_BRIDGED', 'BLOCKS_MOVED', 'TEMPERATURE_MAX', 'DREW_OFF', 'LEVEL',
+  'TEMPERATURE', 'ACID_ADJUSTED', 'CHARGER_CHECKED', 'DEFECT', 'DEFECT_RIGHTED', 'HELD', 'RELEASED', 'COMMISSIONED', 'STORED',
+  'RETIRED'));
+/* [jooq ignore stop] */

@@ -1,0 +1,126 @@
+package org.ostendum.app.repair;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.ostendum.app.alarm.AlarmService;
+import org.ostendum.app.alarm.StandingAlarm;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.job.JobsTest;
+import org.ostendum.app.ledger.LedgerEvents;
+import org.ostendum.app.people.People;
+import org.ostendum.app.state.BatteryRecord;
+import org.ostendum.app.state.BatteryStates;
+import org.ostendum.app.support.OwnBatteries;
+import org.ostendum.app.support.TestClock;
+import org.ostendum.core.alarm.AlarmKind;
+import org.ostendum.core.event.BatteryEvent.CellBridged;
+import org.ostendum.core.event.BatteryEvent.CellReplaced;
+import org.ostendum.core.procedure.Run;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** A bridged cell is a stop-gap: with the lead's approval, of one cell less everywhere, and with a date that rings. */
+class BridgedCellTest extends JobsTest {
+    @Autowired
+    private OwnBatteries own;
+
+    @Autowired
+    private BatteryStates batteryStates;
+
+    @Autowired
+    private BatteryRecord record;
+
+    @Autowired
+    private AlarmService alarms;
+
+    @Autowired
+    private BridgeDates dates;
+
+    @Autowired
+    private People persons;
+
+    private Battery battery;
+
+    @BeforeEach
+    void rested() {
+        String tag = UUID.randomUUID().toString().substring(0, 5);
+        battery = own.rested("BC" + tag, "T-04");
+    }
+
+    private void happened(org.ostendum.core.event.BatteryEvent event) {
+        record.record(
+                battery,
+                List.of(LedgerEvents.entry(
+                        event, persons.byLogin("maud").orElseThrow().id(), "")));
+    }
+
+    private void bridge(Instant at, int days) {
+        happened(new CellBridged(at, 3, at.plus(Duration.ofDays(days))));
+    }
+
+    @Test
+    void theJobAsksTheLeadAndTheDate() throws Exception {
+        long job = begin(tom, battery.code(), "cell-jumper", "looked", "yes");
+        assertThat(say(tom, job, "done", "cell", "31").getContentAsString()).contains("has no cell 31");
+        say(tom, job, "done", "cell", "3");
+        assertThat(tom.page("/jobs/" + job)).contains("The tray with cell 3 lit");
+        until(tom, job, "gravity-again");
+        say(tom, job, "done", "gravity-again", "1190");
+        say(tom, job, "done", "days", "10");
+        until(tom, job, "approval");
+        assertThat(say(tom, job, "done", "approval", "").getStatus()).isEqualTo(422);
+        assertThat(say(maud, job, "done", "approval", "").getStatus()).isLessThan(400);
+        until(tom, job, "gas");
+        say(tom, job, "done", "gas", "2");
+        until(tom, job, "volts");
+        say(tom, job, "done", "volts", "34.2");
+        until(tom, job, "sign");
+        say(tom, job, "done", "sign", "");
+        tom.send("/jobs/" + job + "/finish", "key", UUID.randomUUID().toString());
+        assertThat(run(job).status()).isEqualTo(Run.Status.FINISHED);
+
+        assertThat(batteryStates.stateOf(battery).bridged()).containsOnlyKeys(3);
+        assertThat(batteryStates.stateOf(battery).cellsAtWork())
+                .isEqualTo(battery.type().model().cells() - 1);
+        assertThat(tom.page("/batteries/" + battery.code())).contains("Bridged until", "Cell bridged", "Cell 3, until");
+    }
+
+    /** Asked of one battery at one moment, every page says the same. */
+    @Test
+    void everyPageKnowsThatACellIsMissing() throws Exception {
+        bridge(TestClock.now().minus(Duration.ofHours(3)), 10);
+        int volts = battery.type().model().nominalVolts() - 2;
+        assertThat(tom.page("/batteries/" + battery.code() + "/jobs/charge")).contains("has " + volts + " V: never");
+        assertThat(tom.page("/batteries/" + battery.code() + "/jobs/issue"))
+                .contains("gives " + volts + " V while cell 3 is bridged");
+        assertThat(tom.page("/machines/F5")).contains(battery.code() + " gives " + volts + " V");
+        String rack = tom.page("/charging");
+        assertThat(rack.contains("/batteries/" + battery.code() + "\""))
+                .as("no place on the rack of what may be taken in passing")
+                .isFalse();
+    }
+
+    @Test
+    void itsDateRingsUntilTheCellIsRenewed() {
+        bridge(TestClock.now().minus(Duration.ofDays(12)), 10);
+        dates.look();
+        dates.look();
+        assertThat(alarms.ringing())
+                .filteredOn(a -> a.about().equals(battery.code()))
+                .singleElement()
+                .extracting(StandingAlarm::kind)
+                .isEqualTo(AlarmKind.BRIDGED_TOO_LONG);
+
+        happened(new CellReplaced(TestClock.now(), 3, "LK-3"));
+        dates.look();
+        assertThat(alarms.open())
+                .filteredOn(a -> a.about().equals(battery.code()))
+                .noneMatch(StandingAlarm::stands);
+        assertThat(batteryStates.stateOf(battery).bridged()).isEmpty();
+    }
+}
