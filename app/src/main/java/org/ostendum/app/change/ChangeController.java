@@ -8,6 +8,7 @@ import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Machine;
 import org.ostendum.app.inventory.Machines;
 import org.ostendum.app.page.NotFound;
+import org.ostendum.app.past.PastOfPlaces;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.change.Choosing;
 import org.ostendum.core.change.Choosing.Ranked;
@@ -24,12 +25,22 @@ class ChangeController {
     private final Batteries batteries;
     private final BatteryStates batteryStates;
     private final Pool pool;
+    private final ChangesMade changes;
+    private final PastOfPlaces past;
 
-    ChangeController(Machines machines, Batteries batteries, BatteryStates batteryStates, Pool pool) {
+    ChangeController(
+            Machines machines,
+            Batteries batteries,
+            BatteryStates batteryStates,
+            Pool pool,
+            ChangesMade changes,
+            PastOfPlaces past) {
         this.machines = machines;
         this.batteries = batteries;
         this.batteryStates = batteryStates;
         this.pool = pool;
+        this.changes = changes;
+        this.past = past;
     }
 
     /** A machine with the battery in it; null for none. */
@@ -61,6 +72,10 @@ class ChangeController {
         page.addAttribute("machine", machine);
         page.addAttribute("inIt", inIt.orElse(null));
         page.addAttribute("state", inIt.map(batteryStates::stateOf).orElse(null));
+        List<ChangesMade.Made> made = changes.of(machine);
+        page.addAttribute("made", made);
+        page.addAttribute("usual", ChangesMade.usualMinutes(made).orElse(null));
+        page.addAttribute("held", past.ofMachine(code));
         page.addAttribute("first", Choosing.first(ranked).orElse(null));
         page.addAttribute("may", ranked.stream().filter(Ranked::may).toList());
         page.addAttribute("mayNot", ranked.stream().filter(r -> !r.may()).toList());

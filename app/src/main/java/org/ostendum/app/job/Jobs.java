@@ -111,6 +111,14 @@ public class Jobs {
                 .fetch(Jobs::job);
     }
 
+    /** @return ended jobs of a machine, the newest first */
+    public List<Job> ofMachine(long machineId, int limit) {
+        return select(JOB.MACHINE_ID.eq(machineId).and(JOB.OPEN_KEY.isNull()))
+                .orderBy(JOB.ID.desc())
+                .limit(limit)
+                .fetch(Jobs::job);
+    }
+
     /** @return ended jobs, the newest first */
     public List<Job> ended(int limit) {
         return select(JOB.OPEN_KEY.isNull())

@@ -11,6 +11,8 @@ import org.ostendum.app.defect.Defects;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.core.event.BatteryEvent;
+import org.ostendum.core.history.CellPast;
+import org.ostendum.core.history.CellPasts;
 import org.ostendum.core.judge.PastRound;
 import org.ostendum.core.rulebook.Rulebook;
 import org.ostendum.core.state.BatteryFold;
@@ -38,13 +40,23 @@ public class BatteryFolds {
 
     /** Everything on record up to a moment, from the beginning. */
     BatteryFold upTo(Battery battery, Rulebook book, Instant end) {
-        List<BatteryEvent> events = new ArrayList<>(ledger.events(battery.id(), Instant.EPOCH));
+        List<BatteryEvent> events = events(battery);
         events.addAll(defects.events(battery.id()));
+        events.removeIf(event -> event.at().isAfter(end));
+        return BatteryFold.of(sheet(battery, book), zone, events);
+    }
+
+    private List<BatteryEvent> events(Battery battery) {
+        List<BatteryEvent> events = new ArrayList<>(ledger.events(battery.id(), Instant.EPOCH));
         for (ClosedRound round : rounds.history(battery.id(), Integer.MAX_VALUE)) {
             events.add(new BatteryEvent.RoundTaken(round.past().round()));
         }
-        events.removeIf(event -> event.at().isAfter(end));
-        return BatteryFold.of(sheet(battery, book), zone, events);
+        return events;
+    }
+
+    /** @return every cell that the battery has had, with its own past */
+    List<CellPast> cellPasts(Battery battery, Rulebook book) {
+        return CellPasts.of(sheet(battery, book), events(battery));
     }
 
     BatteryFold all(Battery battery, Rulebook book) {

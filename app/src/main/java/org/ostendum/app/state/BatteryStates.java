@@ -14,6 +14,7 @@ import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Rooms;
 import org.ostendum.app.rules.RuleChanges;
 import org.ostendum.core.event.BatteryEvent;
+import org.ostendum.core.history.CellPast;
 import org.ostendum.core.judge.Case;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.next.NextThing;
@@ -126,6 +127,11 @@ public class BatteryStates {
     /** @return the state as it was at an earlier moment, by what is on record now */
     public BatteryState stateAt(Battery battery, Instant then) {
         return folds.upTo(battery, ruleChanges.now(), then).at(then, Surroundings.NOTHING);
+    }
+
+    /** @return every cell that the battery has had: those in it by position, then those that went out */
+    public List<CellPast> cellPasts(Battery battery) {
+        return folds.cellPasts(battery, ruleChanges.now());
     }
 
     /** @return what the battery needs next, most urgent first */

@@ -167,13 +167,16 @@ class ChangeTest extends JobsTest {
     /** One order of rest: the rack of ready batteries and the list of the machine. */
     @Test
     void theRackAndTheMachineNameTheSameFirst() throws Exception {
-        String page = tom.page("/charging");
+        String whole = tom.page("/charging");
+        int ready = whole.indexOf("Ready, longest waiting first");
+        String page = whole.substring(ready, whole.indexOf("<h2", ready));
         List<String> ofMachine = pool.rank(truck, persons.byLogin("tom").orElseThrow()).stream()
                 .filter(Ranked::may)
                 .map(r -> r.pooled().subject().code())
+                .filter(code -> battery(code).type().id() == fresh.type().id())
                 .toList();
         List<Integer> onRack = ofMachine.stream()
-                .map(code -> page.lastIndexOf("/batteries/" + code + "\""))
+                .map(code -> page.indexOf("/batteries/" + code + "\""))
                 .filter(at -> at >= 0)
                 .toList();
         assertThat(onRack).hasSizeGreaterThan(3).isSorted();

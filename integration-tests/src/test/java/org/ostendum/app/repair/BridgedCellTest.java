@@ -10,6 +10,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.ostendum.app.alarm.AlarmService;
 import org.ostendum.app.alarm.StandingAlarm;
+import org.ostendum.app.charging.ChargerMatches;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.job.JobsTest;
 import org.ostendum.app.ledger.LedgerEvents;
@@ -21,6 +22,7 @@ import org.ostendum.app.support.TestClock;
 import org.ostendum.core.alarm.AlarmKind;
 import org.ostendum.core.event.BatteryEvent.CellBridged;
 import org.ostendum.core.event.BatteryEvent.CellReplaced;
+import org.ostendum.core.event.ChargeKind;
 import org.ostendum.core.procedure.Run;
 import org.springframework.beans.factory.annotation.Autowired;
 
@@ -37,6 +39,9 @@ class BridgedCellTest extends JobsTest {
 
     @Autowired
     private AlarmService alarms;
+
+    @Autowired
+    private ChargerMatches matches;
 
     @Autowired
     private BridgeDates dates;
@@ -66,7 +71,7 @@ class BridgedCellTest extends JobsTest {
     @Test
     void theJobAsksTheLeadAndTheDate() throws Exception {
         long job = begin(tom, battery.code(), "cell-jumper", "looked", "yes");
-        assertThat(say(tom, job, "done", "cell", "31").getContentAsString()).contains("has no cell 31");
+        assertThat(say(tom, job, "done", "cell", "31").getContentAsString()).contains("There is no cell 31");
         say(tom, job, "done", "cell", "3");
         assertThat(tom.page("/jobs/" + job)).contains("The tray with cell 3 lit");
         until(tom, job, "gravity-again");
@@ -93,9 +98,16 @@ class BridgedCellTest extends JobsTest {
     /** Asked of one battery at one moment, every page says the same. */
     @Test
     void everyPageKnowsThatACellIsMissing() throws Exception {
+        String charger = matches.all(battery, ChargeKind.CONVENTIONAL).stream()
+                .filter(match -> !match.isRefused())
+                .findFirst()
+                .orElseThrow()
+                .charger()
+                .code();
         bridge(TestClock.now().minus(Duration.ofHours(3)), 10);
         int volts = battery.type().model().nominalVolts() - 2;
-        assertThat(tom.page("/batteries/" + battery.code() + "/jobs/charge")).contains("has " + volts + " V: never");
+        assertThat(tom.page("/batteries/" + battery.code() + "/jobs/charge?charger=" + charger))
+                .contains("has " + volts + " V: never");
         assertThat(tom.page("/batteries/" + battery.code() + "/jobs/issue"))
                 .contains("gives " + volts + " V while cell 3 is bridged");
         assertThat(tom.page("/machines/F5")).contains(battery.code() + " gives " + volts + " V");

@@ -48,6 +48,8 @@ class RotationTest extends JobsTest {
     @Test
     void theBlocksChangePlacesPairByPairAndTheRecordGoesWithThem() throws Exception {
         long job = begin(tom, car.code(), "rotate-blocks", "looked", "yes");
+        until(tom, job, "marks");
+        say(tom, job, "done", "marks", "marked");
         until(tom, job, "swap-1-6-of-6");
         assertThat(tom.page("/jobs/" + job)).contains("Block 1 goes to place 6");
         until(tom, job, "volts");

@@ -1,0 +1,68 @@
+package org.ostendum.app.past;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.core.history.Whereabouts;
+import org.springframework.stereotype.Service;
+
+/** Which battery was where, at any moment of the records. */
+@Service
+public class PastOfPlaces {
+    private final Batteries batteries;
+    private final Moves moves;
+
+    PastOfPlaces(Batteries batteries, Moves moves) {
+        this.batteries = batteries;
+        this.moves = moves;
+    }
+
+    /** A battery in a place at a moment asked for. */
+    public record Then(String place, Battery battery) {}
+
+    /**
+     * A battery in a machine for a time.
+     *
+     * @param from null from the beginning of the records
+     * @param to null while it is in it
+     */
+    public record Held(Battery battery, @Nullable Instant from, @Nullable Instant to) {}
+
+    /** @return the batteries that were in any place at a moment, by place */
+    List<Then> at(Instant moment) {
+        Map<Long, List<Whereabouts.Move>> all = moves.all();
+        return batteries.all().stream()
+                .flatMap(battery -> Whereabouts.of(all.getOrDefault(battery.id(), List.of()), battery.place())
+                        .at(moment)
+                        .map(place -> new Then(place, battery))
+                        .stream())
+                .sorted(Comparator.comparing(Then::place)
+                        .thenComparing(then -> then.battery().code()))
+                .toList();
+    }
+
+    /** @return batteries that a machine has had, the newest first */
+    public List<Held> ofMachine(String machine) {
+        Set<Long> touching = moves.touching(machine);
+        List<Battery> asked = batteries.all().stream()
+                .filter(b -> machine.equals(b.machineCode()) || touching.contains(b.id()))
+                .toList();
+        Map<Long, List<Whereabouts.Move>> byBattery =
+                moves.of(asked.stream().map(Battery::id).toList());
+        List<Held> held = new ArrayList<>();
+        for (Battery battery : asked) {
+            Whereabouts.of(byBattery.getOrDefault(battery.id(), List.of()), battery.place())
+                    .in(machine)
+                    .forEach(stay -> held.add(new Held(battery, stay.from(), stay.to())));
+        }
+        held.sort(Comparator.comparing((Held h) -> h.from() == null ? Instant.MIN : h.from())
+                .reversed());
+        return held;
+    }
+}
