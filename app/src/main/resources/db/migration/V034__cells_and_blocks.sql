@@ -4,6 +4,9 @@ alter table tap add column since datetime(6) not null default current_timestamp(
 -- The fold tells more of the cells: what was folded before is folded anew.
 delete from battery_state;
 
+-- Title of a job while nothing else is to be done with its battery; null for a job that does not keep it from other work.
+alter table job add column holds_as varchar(200) null;
+
 create index ledger_of_kind on ledger_entry (kind, battery_id);
 
 /* [jooq ignore start] */

@@ -5,10 +5,11 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
-import org.ostendum.app.inventory.Packs;
+import org.ostendum.app.inventory.Machines;
 import org.ostendum.app.job.JobInput;
 import org.ostendum.app.job.JobRunning;
 import org.ostendum.app.job.Jobs;
@@ -21,16 +22,16 @@ import org.ostendum.app.procedure.ProcedureFile;
 import org.ostendum.app.procedure.Rows;
 import org.ostendum.app.procedure.SiteProcedures;
 import org.ostendum.app.safety.Incidents;
+import org.ostendum.app.state.Rounds;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.procedure.Procedure;
 import org.ostendum.core.procedure.RunEvent.Kind;
 import org.ostendum.core.procedure.Step;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.wiring.School;
-import org.ostendum.core.wiring.Tap;
 import org.springframework.stereotype.Component;
 
-/** The demo's jobs: two ended inspections, a first charge under way, a paused wash, a spill whose report waits. */
+/** The demo's jobs: inspections ended, a first charge, a wash, a pack, a repair and a change under way, a spill whose report waits. */
 @Component
 class DemoJobs {
     private final SiteProcedures procedures;
@@ -38,7 +39,8 @@ class DemoJobs {
     private final JobRunning running;
     private final Situations situations;
     private final Batteries batteries;
-    private final Packs packs;
+    private final Machines machines;
+    private final Rounds rounds;
     private final SpecialJobs specialJobs;
     private final People people;
     private final Incidents incidents;
@@ -51,7 +53,8 @@ class DemoJobs {
             JobRunning running,
             Situations situations,
             Batteries batteries,
-            Packs packs,
+            Machines machines,
+            Rounds rounds,
             SpecialJobs specialJobs,
             People people,
             Incidents incidents,
@@ -62,7 +65,8 @@ class DemoJobs {
         this.running = running;
         this.situations = situations;
         this.batteries = batteries;
-        this.packs = packs;
+        this.machines = machines;
+        this.rounds = rounds;
         this.specialJobs = specialJobs;
         this.people = people;
         this.incidents = incidents;
@@ -80,6 +84,9 @@ class DemoJobs {
             return new At(Kind.DONE, step, value);
         }
     }
+
+    private static final String FETCHED = "T-12";
+    private static final String WAITING = "F3";
 
     private static final At END = new At(Kind.FINISHED, "", "");
 
@@ -115,15 +122,39 @@ class DemoJobs {
         spill();
         firstCharge();
         packApart();
+        permitOpen();
+        truckWaiting();
     }
 
-    /** More than a year: time to spare those blocks. */
-    private static final Duration TAPPED_SINCE = Duration.ofDays(400);
+    /** Cell 14 of T-11 is measured again and marked; the permit for it is signed, the drill lies ready. */
+    private void permitOpen() {
+        long job = begin("cell-repair", "T-11", "tom");
+        say(
+                job,
+                "tom",
+                List.of(At.done("cell", "14"), At.done("marked"), At.done("gravity-again", lastOf("T-11", 14))));
+        say(job, "tom", List.of(At.done("volts-again", "1.98"), At.done("off"), At.done("gas", "2"), At.done("ready")));
+        say(job, "maud", List.of(At.done("permit")));
+    }
+
+    private String lastOf(String code, int cell) {
+        return rounds.history(batteries.byCode(code).orElseThrow().id(), 5).stream()
+                .flatMap(round -> round.past().round().reading(cell).stream())
+                .flatMap(reading -> Stream.ofNullable(reading.gravity()))
+                .reduce((older, newer) -> newer)
+                .map(gravity -> String.valueOf(gravity.points()))
+                .orElseThrow();
+    }
+
+    /** A truck came in empty: its next battery is being fetched. */
+    private void truckWaiting() {
+        long job = begin("change-battery", FETCHED, WAITING, "tom");
+        say(job, "tom", List.of(At.done("truck")));
+    }
 
     /** A car's pack with its links half off; its lights hang on two blocks. */
     private void packApart() {
         Battery car = batteries.byCode("G-08").orElseThrow();
-        packs.addTap(car.id(), new Tap("Lights", 1, 2), clock.instant().minus(TAPPED_SINCE));
         long job = begin("pack-apart", car.code(), "tom");
         say(job, "tom", List.of(At.done("off"), At.done("unplug"), At.done("drawn", "same"), At.done("tools")));
         for (String found : List.of("sound", "green", "rotted")) {
@@ -198,6 +229,10 @@ class DemoJobs {
     }
 
     private long begin(String procedureId, @Nullable String code, String login) {
+        return begin(procedureId, code, null, login);
+    }
+
+    private long begin(String procedureId, @Nullable String code, @Nullable String machine, String login) {
         @Nullable Battery battery = code == null ? null : batteries.byCode(code).orElseThrow();
         Procedure procedure = procedures.find(procedureId).orElseThrow();
         ProcedureFile plain =
@@ -213,7 +248,9 @@ class DemoJobs {
                         file.json(),
                         situations.roomOf(battery),
                         battery == null ? null : battery.id(),
-                        null,
+                        machine == null
+                                ? null
+                                : machines.byCode(machine).orElseThrow().id(),
                         person(login).id()))
                 .orElseThrow();
     }

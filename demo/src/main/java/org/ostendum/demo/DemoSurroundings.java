@@ -9,13 +9,21 @@ import org.springframework.stereotype.Component;
 class DemoSurroundings {
     private final Rooms rooms;
     private final DemoSafety safety;
+    private final DemoRepairs repairs;
     private final DemoJobs jobs;
     private final DemoDevices devices;
     private final DemoNewcomer newcomer;
 
-    DemoSurroundings(Rooms rooms, DemoSafety safety, DemoJobs jobs, DemoDevices devices, DemoNewcomer newcomer) {
+    DemoSurroundings(
+            Rooms rooms,
+            DemoSafety safety,
+            DemoRepairs repairs,
+            DemoJobs jobs,
+            DemoDevices devices,
+            DemoNewcomer newcomer) {
         this.rooms = rooms;
         this.safety = safety;
+        this.repairs = repairs;
         this.jobs = jobs;
         this.devices = devices;
         this.newcomer = newcomer;
@@ -27,6 +35,7 @@ class DemoSurroundings {
 
     void afterTheYear(Known known) {
         newcomer.add(known.persons(), known.models());
+        repairs.fill();
         jobs.fill();
         safety.refill(room(), known.persons());
         devices.fill();

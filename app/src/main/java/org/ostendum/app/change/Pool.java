@@ -1,13 +1,11 @@
 package org.ostendum.app.change;
 
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Machine;
-import org.ostendum.app.job.Jobs;
 import org.ostendum.app.job.Situations;
 import org.ostendum.app.ledger.RecentCycles;
 import org.ostendum.app.state.BatteryStates;
@@ -25,19 +23,12 @@ import org.springframework.stereotype.Service;
 class Pool {
     private final Batteries batteries;
     private final BatteryStates batteryStates;
-    private final Jobs jobs;
     private final RecentCycles recentCycles;
     private final Situations situations;
 
-    Pool(
-            Batteries batteries,
-            BatteryStates batteryStates,
-            Jobs jobs,
-            RecentCycles recentCycles,
-            Situations situations) {
+    Pool(Batteries batteries, BatteryStates batteryStates, RecentCycles recentCycles, Situations situations) {
         this.batteries = batteries;
         this.batteryStates = batteryStates;
-        this.jobs = jobs;
         this.recentCycles = recentCycles;
         this.situations = situations;
     }
@@ -48,10 +39,6 @@ class Pool {
                 .filter(b -> !machine.code().equals(b.machineCode()) && isOfVoltage(b, machine))
                 .toList();
         Map<Long, BatteryState> states = batteryStates.statesOf(pool);
-        Map<Long, String> promised = new HashMap<>();
-        jobs.open().stream()
-                .filter(job -> job.batteryId() != null && job.machine() != null)
-                .forEach(job -> promised.put(job.batteryId(), job.machine()));
         Map<Long, Integer> cycles =
                 recentCycles.of(pool.stream().map(Battery::id).toList());
         Situation situation = situations.of(Training.CHANGING, null, machine, person);
@@ -61,7 +48,6 @@ class Pool {
                         .map(b -> new Pooled(
                                 Situations.subject(b, Objects.requireNonNull(states.get(b.id()))),
                                 b.machineCode(),
-                                promised.get(b.id()),
                                 cycles.getOrDefault(b.id(), 0)))
                         .toList());
     }

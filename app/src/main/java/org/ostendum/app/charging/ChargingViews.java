@@ -27,10 +27,8 @@ import org.ostendum.core.equalise.EqualiseProposal;
 import org.ostendum.core.gas.GasBudget;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rulebook;
-import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.state.BatteryState;
 import org.ostendum.core.state.Heat;
-import org.ostendum.core.state.Stage;
 import org.springframework.stereotype.Service;
 
 /** Puts together what charges, cools and is ready, and what the room's air will hold. */
@@ -77,7 +75,7 @@ class ChargingViews {
                 running, cooling(lines), ready(lines), equalise(lines), ahead == null ? null : air(ahead, alarm), (int)
                         lines.stream()
                                 .filter(ChargingViews::isReady)
-                                .filter(l -> !isFit(l))
+                                .filter(l -> !l.state().isFitForWork())
                                 .count());
     }
 
@@ -139,16 +137,11 @@ class ChargingViews {
                 && line.battery().slotId() != null;
     }
 
-    /** Whether nothing has to be done before it works. */
-    private static boolean isFit(Line line) {
-        return line.state().severity().compareTo(Severity.ACT) < 0
-                && line.state().stage() == Stage.IN_SERVICE
-                && line.state().bridged().isEmpty();
-    }
-
     /** First in, first out: what has waited longest goes first, for each voltage and duty. */
     private Map<String, List<ReadyLine>> ready(List<Line> lines) {
-        List<Line> ready = lines.stream().filter(l -> isReady(l) && isFit(l)).toList();
+        List<Line> ready = lines.stream()
+                .filter(l -> isReady(l) && l.state().isFitForWork())
+                .toList();
         Map<Long, Integer> cycles =
                 recentCycles.of(ready.stream().map(line -> line.battery().id()).toList());
         Map<String, List<ReadyLine>> byKind = new TreeMap<>();

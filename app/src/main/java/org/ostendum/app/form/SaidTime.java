@@ -16,12 +16,12 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A moment that lies behind, as people say it: 22:00 (the last one), yesterday 14:30, Mon 7:15, 2 h ago, 20 min ago, or in full
+ * A moment that lies behind, as people say it: 22:00 (the last one), yesterday 14:30, Mon 7:15, 2 h ago, 20 min ago, 5 d ago, or in full
  * 2026-03-31 14:05.
  */
 public final class SaidTime {
     private static final Pattern AGO =
-            Pattern.compile("(an|a|half an|\\d{1,4}) ?(h|hour|hours|min|minute|minutes) ago");
+            Pattern.compile("(an|a|half an|\\d{1,4}) ?(d|day|days|h|hour|hours|min|minute|minutes) ago");
     private static final Pattern CLOCK = Pattern.compile("(?:at )?(\\d{1,2})[:.](\\d{2})");
     private static final Pattern DAY_FIRST = Pattern.compile("(\\S+) (?:at )?(\\S+)");
     private static final Pattern ISO_BREAK = Pattern.compile("^(\\d{4}-\\d{2}-\\d{2})t");
@@ -39,7 +39,7 @@ public final class SaidTime {
         String said = text.strip().toLowerCase(Locale.ROOT).replace(',', ' ').replaceAll("\\s+", " ");
         Matcher ago = AGO.matcher(said);
         if (ago.matches()) {
-            return Optional.of(now.minus(length(ago.group(1), ago.group(2).startsWith("h"))));
+            return Optional.of(now.minus(length(ago.group(1), ago.group(2))));
         }
         @Nullable LocalTime alone = clock(said);
         if (alone != null) {
@@ -49,12 +49,28 @@ public final class SaidTime {
         return both.matches() ? onDay(both.group(1), both.group(2), now, zone) : Optional.empty();
     }
 
-    private static Duration length(String number, boolean hours) {
+    /** The same, or a day alone, of which the noon is meant: for looking back. */
+    public static Optional<Instant> parseOrDay(String text, Instant now, ZoneId zone) {
+        return parse(text, now, zone)
+                .or(() -> day(text.strip().toLowerCase(Locale.ROOT), LocalDate.ofInstant(now, zone))
+                        .map(day -> day.atTime(LocalTime.NOON).atZone(zone).toInstant())
+                        .map(noon -> noon.isAfter(now) && isToday(text) ? now : noon));
+    }
+
+    private static boolean isToday(String text) {
+        return text.strip().equalsIgnoreCase("today");
+    }
+
+    private static Duration length(String number, String unit) {
         if (number.startsWith("half")) {
             return Duration.ofMinutes(30);
         }
         long many = number.startsWith("a") ? 1 : Long.parseLong(number);
-        return hours ? Duration.ofHours(many) : Duration.ofMinutes(many);
+        return switch (unit.charAt(0)) {
+            case 'd' -> Duration.ofDays(many);
+            case 'h' -> Duration.ofHours(many);
+            default -> Duration.ofMinutes(many);
+        };
     }
 
     private static @Nullable LocalTime clock(String text) {

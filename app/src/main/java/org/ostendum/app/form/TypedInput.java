@@ -105,10 +105,19 @@ public final class TypedInput {
 
     /** A moment at the latest now, as people say it. */
     public static Read<Instant> past(@Nullable String text, Words words) {
-        if (text == null || text.isBlank()) {
-            return Read.nothing();
-        }
-        Optional<Instant> at = SaidTime.parse(text, words.now(), words.zone());
+        return text == null || text.isBlank()
+                ? Read.nothing()
+                : past(text, SaidTime.parse(text, words.now(), words.zone()), words);
+    }
+
+    /** The same, or a day alone, of which the noon is meant. */
+    public static Read<Instant> pastDay(@Nullable String text, Words words) {
+        return text == null || text.isBlank()
+                ? Read.nothing()
+                : past(text, SaidTime.parseOrDay(text, words.now(), words.zone()), words);
+    }
+
+    private static Read<Instant> past(String text, Optional<Instant> at, Words words) {
         if (at.isPresent() && at.get().isAfter(words.now())) {
             return Read.refused(words.text("log.fault.future", Typed.shortened(text.strip())));
         }

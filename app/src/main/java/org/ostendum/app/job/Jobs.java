@@ -16,6 +16,7 @@ import org.jooq.DSLContext;
 import org.jooq.Record;
 import org.jooq.SelectConditionStep;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.app.procedure.ProcedureFile;
 import org.ostendum.core.event.ChargeKind;
 import org.ostendum.core.procedure.Run.Status;
 import org.ostendum.core.procedure.RunEvent;
@@ -66,6 +67,7 @@ public class Jobs {
 
     /** @return the id of the job begun; empty when one like it is already open */
     public Optional<Long> begin(NewJob job) {
+        ProcedureFile file = ProcedureFile.ofJson(job.text());
         int made = sql.insertInto(JOB)
                 .set(JOB.PROCEDURE_ID, job.procedureId())
                 .set(JOB.VERSION, job.version())
@@ -80,6 +82,7 @@ public class Jobs {
                 .set(JOB.BEGUN_AT, clock.instant())
                 .set(JOB.BEGUN_BY, job.personId())
                 .set(JOB.STATUS, Status.RUNNING.name())
+                .set(JOB.HOLDS_AS, Boolean.TRUE.equals(file.holds()) ? file.title() : null)
                 .set(JOB.OPEN_KEY, job.openKey())
                 .onDuplicateKeyIgnore()
                 .execute();

@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
@@ -15,6 +16,8 @@ import org.springframework.stereotype.Service;
 /** Which battery was where, at any moment of the records. */
 @Service
 public class PastOfPlaces {
+    private static final Pattern DIGITS = Pattern.compile("\\d+");
+
     private final Batteries batteries;
     private final Moves moves;
 
@@ -42,9 +45,15 @@ public class PastOfPlaces {
                         .at(moment)
                         .map(place -> new Then(place, battery))
                         .stream())
-                .sorted(Comparator.comparing(Then::place)
+                .sorted(Comparator.comparing((Then then) -> inOrder(then.place()))
                         .thenComparing(then -> then.battery().code()))
                 .toList();
+    }
+
+    /** Place 2 before place 10. */
+    private static String inOrder(String place) {
+        return DIGITS.matcher(place)
+                .replaceAll(number -> "0".repeat(Math.max(0, 6 - number.group().length())) + number.group());
     }
 
     /** @return batteries that a machine has had, the newest first */

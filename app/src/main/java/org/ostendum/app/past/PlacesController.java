@@ -26,7 +26,7 @@ class PlacesController {
             @RequestParam(defaultValue = "") String find,
             Words words,
             Model page) {
-        TypedInput.Read<Instant> read = TypedInput.past(when, words);
+        TypedInput.Read<Instant> read = TypedInput.pastDay(when, words);
         @Nullable String fault = read.fault();
         Instant at = read.value() == null ? words.now() : read.value();
         String sought = find.strip().toLowerCase(Locale.ROOT);

@@ -41,6 +41,7 @@ public record ProcedureFile(
         Procedure.@Nullable Records records,
         @Nullable Boolean report,
         @Nullable Boolean lookOver,
+        @Nullable Boolean holds,
         List<String> references,
         List<StepText> steps,
         @Nullable List<StopText> stops) {
@@ -140,6 +141,7 @@ public record ProcedureFile(
                 records == null || Objects.isNull(records.happening()) ? null : records,
                 Boolean.TRUE.equals(report),
                 Boolean.TRUE.equals(lookOver),
+                Boolean.TRUE.equals(holds),
                 references);
     }
 
@@ -167,6 +169,7 @@ public record ProcedureFile(
                 records,
                 report,
                 lookOver,
+                holds,
                 otherReferences,
                 otherSteps,
                 stops);

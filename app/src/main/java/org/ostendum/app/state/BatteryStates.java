@@ -36,6 +36,7 @@ public class BatteryStates {
     private final Rooms rooms;
     private final RuleChanges ruleChanges;
     private final Measured measured;
+    private final InHand inHand;
     private final Clock clock;
 
     public BatteryStates(
@@ -45,6 +46,7 @@ public class BatteryStates {
             Rooms rooms,
             RuleChanges ruleChanges,
             Measured measured,
+            InHand inHand,
             Clock clock) {
         this.folds = folds;
         this.states = states;
@@ -52,6 +54,7 @@ public class BatteryStates {
         this.rooms = rooms;
         this.ruleChanges = ruleChanges;
         this.measured = measured;
+        this.inHand = inHand;
         this.clock = clock;
     }
 
@@ -94,10 +97,17 @@ public class BatteryStates {
         Map<Long, List<OpenDefect>> ofMachines = defects.openByMachine();
         Map<String, Long> roomIds =
                 rooms.names().stream().collect(Collectors.toMap(Rooms.RoomName::code, Rooms.RoomName::id));
+        Map<Long, InHand.Taken> taken = inHand.now();
         Map<Long, BatteryState> now = new HashMap<>();
         for (Battery battery : batteries) {
             StoredState state = Objects.requireNonNull(known.get(battery.id()));
-            now.put(battery.id(), state(battery, state, book, around(battery, ofMachines, roomIds)));
+            now.put(
+                    battery.id(),
+                    state(
+                            battery,
+                            state,
+                            book,
+                            around(battery, ofMachines, roomIds, taken.getOrDefault(battery.id(), InHand.Taken.NOT))));
         }
         return now;
     }
@@ -112,12 +122,15 @@ public class BatteryStates {
                 upTo != null && upTo.isAfter(now) ? upTo : now);
     }
 
-    private Surroundings around(Battery battery, Map<Long, List<OpenDefect>> ofMachines, Map<String, Long> roomIds) {
+    private Surroundings around(
+            Battery battery, Map<Long, List<OpenDefect>> ofMachines, Map<String, Long> roomIds, InHand.Taken taken) {
         Long room = battery.roomCode() == null ? null : roomIds.get(battery.roomCode());
         return new Surroundings(
                 measured.battery(battery.id()).orElse(null),
                 room == null ? null : measured.room(room).orElse(null),
-                battery.machineId() == null ? List.of() : ofMachines.getOrDefault(battery.machineId(), List.of()));
+                battery.machineId() == null ? List.of() : ofMachines.getOrDefault(battery.machineId(), List.of()),
+                taken.job(),
+                taken.machine());
     }
 
     public BatteryState stateOf(Battery battery) {

@@ -34,6 +34,7 @@ class SaidTimeTest {
         "an hour ago, 2026-03-25T05:10",
         "half an hour ago, 2026-03-25T05:40",
         "20 min ago, 2026-03-25T05:50",
+        "5 d ago, 2026-03-20T06:10",
         "2026-03-20 14:05, 2026-03-20T14:05",
         "2026-03-20T14:05, 2026-03-20T14:05",
         "'2026-03-20, 14:05', 2026-03-20T14:05"
@@ -46,6 +47,19 @@ class SaidTimeTest {
     @Test
     void aClockALittleAheadStaysAhead() {
         assertThat(SaidTime.parse("06:40", NOW, ZONE)).contains(at("2026-03-25T06:40"));
+    }
+
+    /** Who looks back asks for a day; who writes down says the hour. */
+    @ParameterizedTest
+    @CsvSource({
+        "yesterday, 2026-03-24T12:00",
+        "Monday, 2026-03-23T12:00",
+        "2026-03-03, 2026-03-03T12:00",
+        "today, 2026-03-25T06:10",
+        "yesterday 14:30, 2026-03-24T14:30"
+    })
+    void aDayAloneIsItsNoon(String said, String meant) {
+        assertThat(SaidTime.parseOrDay(said, NOW, ZONE)).contains(at(meant));
     }
 
     @ParameterizedTest

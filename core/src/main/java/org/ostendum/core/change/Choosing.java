@@ -13,6 +13,8 @@ import org.ostendum.core.procedure.GateOutcome;
 import org.ostendum.core.procedure.Gates;
 import org.ostendum.core.procedure.Situation;
 import org.ostendum.core.procedure.Situation.Subject;
+import org.ostendum.core.rulebook.Severity;
+import org.ostendum.core.state.BatteryState;
 
 /**
  * Which battery goes into a machine next: of those that may, the one that has rested longest, and of those that have rested alike the one
@@ -25,6 +27,7 @@ public final class Choosing {
             GateKey.RIGHT_WEIGHT,
             GateKey.COMMISSIONED,
             GateKey.NOT_HELD,
+            GateKey.NOT_IN_HAND,
             GateKey.UNDAMAGED,
             GateKey.SOUND_FOR_WORK,
             GateKey.NO_STOP_FINDING,
@@ -44,10 +47,9 @@ public final class Choosing {
      * A battery of the pool.
      *
      * @param inMachine code of the machine it is in; null for none
-     * @param promisedTo code of a machine for which it is being fetched; null for none
      * @param cycles on record lately
      */
-    public record Pooled(Subject subject, @Nullable String inMachine, @Nullable String promisedTo, int cycles) {}
+    public record Pooled(Subject subject, @Nullable String inMachine, int cycles) {}
 
     /**
      * A battery in its place in the order.
@@ -82,13 +84,31 @@ public final class Choosing {
         return ranked.stream().filter(Ranked::may).findFirst();
     }
 
+    /** What keeps it on the rack of those ready keeps it here: it may work, but something is to be done before. */
+    private static Optional<Message> first(BatteryState state) {
+        if (state.severity().compareTo(Severity.ACT) < 0) {
+            return Optional.empty();
+        }
+        Message why = state.findings().stream()
+                .filter(finding -> finding.severity().compareTo(Severity.ACT) >= 0)
+                .map(finding -> finding.finding().sentence())
+                .findFirst()
+                .orElseGet(() -> state.defects().stream()
+                        .filter(defect -> defect.kind().severity().compareTo(Severity.ACT) >= 0)
+                        .map(defect -> Message.of("next.defect", defect.kind(), defect.since()))
+                        .findFirst()
+                        .orElse(Message.of("choose.first.unsaid")));
+        return Optional.of(Message.of("choose.first", why));
+    }
+
     private static Ranked ranked(Situation machine, Pooled pooled) {
         List<Message> against = new ArrayList<>();
         if (pooled.inMachine() != null) {
             against.add(Message.of("choose.in-machine", pooled.inMachine()));
         }
-        if (pooled.promisedTo() != null) {
-            against.add(Message.of("choose.promised", pooled.promisedTo()));
+        BatteryState state = pooled.subject().state();
+        if (state.promisedTo() != null) {
+            against.add(Message.of("choose.promised", state.promisedTo()));
         }
         Situation situation = machine.of(pooled.subject());
         for (GateKey gate : ASKED) {
@@ -96,9 +116,10 @@ public final class Choosing {
                 against.add(shut.why());
             }
         }
-        Instant full = pooled.subject().state().full().isYes()
-                ? pooled.subject().state().full().since()
-                : null;
+        if (against.isEmpty()) {
+            first(state).ifPresent(against::add);
+        }
+        Instant full = state.full().isYes() ? state.full().since() : null;
         if (full == null && against.isEmpty()) {
             against.add(Message.of("choose.full-unknown", pooled.subject().code()));
         }

@@ -248,7 +248,8 @@ public final class NextThings {
         if (asked.contains(NextStep.TAKE_ROUND)) {
             asked.remove(NextStep.WATER);
         }
-        boolean keepsFromCharge = !battery.barePlates().isEmpty()
+        boolean keepsFromCharge = battery.inHand() != null
+                || !battery.barePlates().isEmpty()
                 || !battery.overMark().isEmpty()
                 || battery.isTooHotToCharge().isYes()
                 || battery.defects().stream().anyMatch(defect -> defect.kind().shutsCharge());

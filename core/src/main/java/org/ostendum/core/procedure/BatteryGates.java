@@ -75,6 +75,17 @@ final class BatteryGates {
                         new Evidence("bridged", bridged.get(0)));
     }
 
+    static GateOutcome notInHand(Subject battery) {
+        String job = battery.state().inHand();
+        return job == null
+                ? GateOutcome.OPEN
+                : GateOutcome.shut(
+                        Message.of("gate.NOT_IN_HAND.shut", battery.code(), job),
+                        Message.of("gate.NOT_IN_HAND.remedy"),
+                        null,
+                        new Evidence("inHand", job));
+    }
+
     static GateOutcome soundForCharge(Subject battery) {
         return withoutDefects(
                 battery,

@@ -10,6 +10,8 @@ public enum GateKey {
     /** Filled, its first charge over, and not gone. */
     COMMISSIONED("commission.initial-charge", false),
     NOT_HELD("change.choose", true),
+    /** No open job has taken it in hand: nothing else is done with a battery that lies open. */
+    NOT_IN_HAND("change.choose", true),
     NOT_CHARGING("charge.before", true),
     /** Posts, lugs, cables and plug bear the charging current. */
     SOUND_FOR_CHARGE("charge.before", true),

@@ -20,6 +20,7 @@ public final class Gates {
         battery(GateKey.HAS_CAPS, BatteryGates::hasCaps);
         battery(GateKey.COMMISSIONED, BatteryGates::commissioned);
         battery(GateKey.NOT_HELD, BatteryGates::notHeld);
+        battery(GateKey.NOT_IN_HAND, BatteryGates::notInHand);
         battery(GateKey.SOUND_FOR_CHARGE, BatteryGates::soundForCharge);
         battery(GateKey.SOUND_FOR_WORK, BatteryGates::soundForWork);
         battery(GateKey.NO_STOP_FINDING, BatteryGates::noStopFinding);

@@ -28,6 +28,7 @@ import org.ostendum.core.safety.Training;
  * @param records what its end means for the battery's history; null for nothing but the job itself
  * @param report whether its end leaves an incident report to be written and reviewed
  * @param lookOver whether who knows the job may answer all its steps at one look, if nothing is wrong
+ * @param holds whether nothing else is done with the battery until it ends: it lies open, or in pieces
  * @param references what comes before it: local codes, the maker's manual, standards
  */
 public record Procedure(
@@ -47,6 +48,7 @@ public record Procedure(
         @Nullable Records records,
         boolean report,
         boolean lookOver,
+        boolean holds,
         List<String> references) {
 
     /** What a job is done to. */

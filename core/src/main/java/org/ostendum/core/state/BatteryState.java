@@ -212,6 +212,26 @@ public final class BatteryState {
         return cellsWhere(level -> level.wantsWater(model().levels()));
     }
 
+    /** @return title of the open job that has it in hand; null for none */
+    public @Nullable String inHand() {
+        return around.inHand();
+    }
+
+    /** @return code of the machine for which a change is under way with it; null for none */
+    public @Nullable String promisedTo() {
+        return around.promisedTo();
+    }
+
+    /** @return whether it goes to work next without more ado: full, cool, whole, and nothing has to be done before */
+    public boolean isFitForWork() {
+        return phase() == Phase.READY
+                && stage() == Stage.IN_SERVICE
+                && severity().compareTo(Severity.ACT) < 0
+                && bridged().isEmpty()
+                && inHand() == null
+                && promisedTo() == null;
+    }
+
     public List<OpenDefect> defects() {
         List<OpenDefect> all = new ArrayList<>(facts.condition().defects());
         all.addAll(around.ofMachine());

@@ -11,9 +11,16 @@ import org.ostendum.core.quantity.Celsius;
  * @param battery its electrolyte as a tag measures it; null where none does
  * @param room null likewise
  * @param ofMachine open defects of the machine it is in
+ * @param inHand title of an open job that has taken it in hand, so that nothing else is done with it; null for none
+ * @param promisedTo code of a machine for which it is being fetched; null for none
  */
-public record Surroundings(@Nullable Celsius battery, @Nullable Celsius room, List<OpenDefect> ofMachine) {
-    public static final Surroundings NOTHING = new Surroundings(null, null, List.of());
+public record Surroundings(
+        @Nullable Celsius battery,
+        @Nullable Celsius room,
+        List<OpenDefect> ofMachine,
+        @Nullable String inHand,
+        @Nullable String promisedTo) {
+    public static final Surroundings NOTHING = new Surroundings(null, null, List.of(), null, null);
 
     public Surroundings {
         ofMachine = List.copyOf(ofMachine);

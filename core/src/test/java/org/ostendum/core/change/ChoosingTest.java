@@ -23,6 +23,7 @@ import org.ostendum.core.procedure.Situation.WeightPlate;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.safety.Trained;
 import org.ostendum.core.safety.Training;
+import org.ostendum.core.state.Surroundings;
 import org.ostendum.core.state.Told;
 
 /** A truck of 12 V whose plate says 900 to 1000 kg, and the pool. */
@@ -52,7 +53,8 @@ class ChoosingTest {
 
     private static Pooled pooled(
             String code, Told told, int weight, @Nullable String in, @Nullable String promised, int cycles) {
-        return new Pooled(new Subject(code, told.state(), weight, "grey"), in, promised, cycles);
+        Told around = promised == null ? told : told.around(new Surroundings(null, null, List.of(), null, promised));
+        return new Pooled(new Subject(code, around.state(), weight, "grey"), in, cycles);
     }
 
     private static List<String> codes(List<Ranked> ranked) {
@@ -72,6 +74,15 @@ class ChoosingTest {
     void ofThoseThatHaveRestedAlikeTheOneThatHasWorkedLeast() {
         List<Ranked> ranked = Choosing.rank(TRUCK, List.of(pooled("A", full(27), 45), pooled("B", full(26), 12)));
         assertThat(codes(ranked)).containsExactly("B", "A");
+    }
+
+    /** With its straps off it is in no machine by noon. */
+    @Test
+    void aBatteryThatAJobHasInHandIsNotTheFirst() {
+        Told open = full(90).around(new Surroundings(null, null, List.of(), "Repair a cell", null));
+        List<Ranked> ranked = Choosing.rank(TRUCK, List.of(pooled("A", open, 1), pooled("B", full(30), 40)));
+        assertThat(codes(ranked)).containsExactly("B", "A");
+        assertThat(ranked.get(1).against()).extracting(m -> m.key()).containsExactly("gate.NOT_IN_HAND.shut");
     }
 
     /** Two volts less: a lead decides, nobody takes it in passing. */

@@ -183,8 +183,8 @@ class GatesTest {
 
     @Test
     void whatIsWrongWithItsMachineKeepsTheBatteryToo() {
-        told.around(
-                new Surroundings(null, null, List.of(new OpenDefect("m", DefectKind.LOOSE_HOLD_DOWN, hoursAgo(3)))));
+        told.around(new Surroundings(
+                null, null, List.of(new OpenDefect("m", DefectKind.LOOSE_HOLD_DOWN, hoursAgo(3))), null, null));
         expectShut(GateKey.SOUND_FOR_WORK, "gate.SOUND_FOR_WORK.shut", null);
     }
 

@@ -51,6 +51,7 @@ class ProcedureFaultsTest {
                 records,
                 false,
                 false,
+                false,
                 references);
     }
 

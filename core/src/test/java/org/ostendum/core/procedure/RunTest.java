@@ -65,6 +65,7 @@ class RunTest {
                 null,
                 false,
                 false,
+                false,
                 List.of("The maker’s manual"));
     }
 

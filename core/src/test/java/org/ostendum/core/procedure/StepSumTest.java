@@ -50,6 +50,7 @@ class StepSumTest {
                 null,
                 false,
                 false,
+                false,
                 List.of("The maker’s manual"));
         return Run.of(procedure, "Tom", List.of(new RunEvent(Told.NOW, "Tom", RunEvent.Kind.DONE, "before", before)));
     }

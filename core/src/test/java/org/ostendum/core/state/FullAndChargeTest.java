@@ -298,7 +298,7 @@ class FullAndChargeTest {
     void aFullBatteryCoolsBeforeItWorks(double endedAgo, Double battery, Double room, boolean cooling) {
         Told told = nothing().worked(30, 150).charged(endedAgo, 168);
         if (battery != null) {
-            told.around(new Surroundings(Celsius.of(battery), Celsius.of(room), List.of()));
+            told.around(new Surroundings(Celsius.of(battery), Celsius.of(room), List.of(), null, null));
         }
         BatteryState state = told.state();
         assertThat(state.isCooling()).isEqualTo(cooling);

@@ -105,7 +105,7 @@ class StageAndDefectsTest {
                 .found(9, DefectKind.LOOSE_POST)
                 .found(8, DefectKind.WORN_PLUG)
                 .righted(5, DefectKind.WORN_PLUG)
-                .around(new Surroundings(null, null, List.of(machines)))
+                .around(new Surroundings(null, null, List.of(machines), null, null))
                 .state();
         assertThat(state.defects())
                 .extracting(OpenDefect::kind)

@@ -179,7 +179,21 @@ class ChangeTest extends JobsTest {
                 .map(code -> page.indexOf("/batteries/" + code + "\""))
                 .filter(at -> at >= 0)
                 .toList();
-        assertThat(onRack).hasSizeGreaterThan(3).isSorted();
+        assertThat(onRack).hasSameSizeAs(ofMachine).hasSizeGreaterThan(2).isSorted();
+    }
+
+    /** What one page has in hand, no other page hands out. */
+    @Test
+    void aBatteryInAnOpenJobIsOfferedNowhere() throws Exception {
+        assertThat(tom.page("/machines/" + truck.code())).doesNotContain(fresh.code() + " is in hand");
+        long wash = begin(tom, fresh.code(), "wash", "looked", "yes");
+        assertThat(tom.page("/machines/" + truck.code())).contains(fresh.code() + " is in hand: Wash the top");
+        assertThat(tom.page("/batteries/" + fresh.code())).contains("in hand: Wash the top");
+        assertThat(tom.page("/batteries/" + fresh.code() + "/jobs/issue")).contains("is in hand");
+        assertThat(tom.page("/batteries/" + fresh.code() + "/jobs/charge")).contains("is in hand");
+        say(tom, wash, "stop", run(wash).procedure().stops().get(0).id(), "");
+        tom.send("/jobs/" + wash + "/finish", "key", UUID.randomUUID().toString());
+        assertThat(tom.page("/batteries/" + fresh.code())).doesNotContain("in hand: Wash");
     }
 
     @Test

@@ -1,0 +1,46 @@
+package org.ostendum.app.state;
+
+import static org.ostendum.app.db.jooq.Tables.JOB;
+import static org.ostendum.app.db.jooq.Tables.MACHINE;
+
+import java.util.HashMap;
+import java.util.Map;
+import org.jooq.DSLContext;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Repository;
+
+/** What open jobs keep from other work: batteries that lie open or in pieces, and those that are being fetched for a machine. */
+@Repository
+class InHand {
+    private final DSLContext sql;
+
+    InHand(DSLContext sql) {
+        this.sql = sql;
+    }
+
+    /**
+     * @param job title of one that has it in hand; null for none
+     * @param machine code of one for which it is being fetched; null for none
+     */
+    record Taken(@Nullable String job, @Nullable String machine) {
+        static final Taken NOT = new Taken(null, null);
+
+        Taken and(Taken other) {
+            return new Taken(other.job == null ? job : other.job, other.machine == null ? machine : other.machine);
+        }
+    }
+
+    /** @return by the battery's id */
+    Map<Long, Taken> now() {
+        Map<Long, Taken> taken = new HashMap<>();
+        sql.select(JOB.BATTERY_ID, JOB.HOLDS_AS, MACHINE.CODE)
+                .from(JOB)
+                .leftJoin(MACHINE)
+                .on(MACHINE.ID.eq(JOB.MACHINE_ID))
+                .where(JOB.OPEN_KEY.isNotNull())
+                .and(JOB.BATTERY_ID.isNotNull())
+                .orderBy(JOB.ID)
+                .forEach(job -> taken.merge(job.value1(), new Taken(job.value2(), job.value3()), Taken::and));
+        return taken;
+    }
+}

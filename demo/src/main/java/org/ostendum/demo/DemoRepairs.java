@@ -1,0 +1,50 @@
+package org.ostendum.demo;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.inventory.Packs;
+import org.ostendum.app.ledger.LedgerEvents;
+import org.ostendum.app.people.People;
+import org.ostendum.app.state.BatteryRecord;
+import org.ostendum.core.event.BatteryEvent.CellBridged;
+import org.ostendum.core.wiring.Tap;
+import org.springframework.stereotype.Component;
+
+/** What was done to single cells and blocks before the demo begins: a bridge whose date is near, a tap that has hung too long. */
+@Component
+class DemoRepairs {
+    private static final Duration BRIDGED_AGO = Duration.ofDays(24);
+    private static final Duration BRIDGED_FOR = Duration.ofDays(28);
+    /** More than a year: time to spare those blocks. */
+    private static final Duration TAPPED_AGO = Duration.ofDays(400);
+
+    private final Batteries batteries;
+    private final Packs packs;
+    private final BatteryRecord record;
+    private final People people;
+    private final DemoClock clock;
+
+    DemoRepairs(Batteries batteries, Packs packs, BatteryRecord record, People people, DemoClock clock) {
+        this.batteries = batteries;
+        this.packs = packs;
+        this.record = record;
+        this.people = people;
+        this.clock = clock;
+    }
+
+    void fill() {
+        Battery car = batteries.byCode("G-08").orElseThrow();
+        packs.addTap(car.id(), new Tap("Lights", 1, 2), clock.instant().minus(TAPPED_AGO));
+        Battery truck = batteries.byCode("T-23").orElseThrow();
+        Instant bridged = clock.instant().minus(BRIDGED_AGO);
+        record.record(
+                truck,
+                List.of(LedgerEvents.entry(
+                        new CellBridged(bridged, 4, bridged.plus(BRIDGED_FOR)),
+                        people.byLogin("maud").orElseThrow().id(),
+                        "New cell is ordered.")));
+    }
+}
