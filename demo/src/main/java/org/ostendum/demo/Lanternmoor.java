@@ -236,7 +236,7 @@ final class Lanternmoor {
             case "T-16" -> List.of(new Fault.EarlyStop(340, 0.12));
             case "G-12" -> leftBehind(0.0012);
             case "T-23" -> List.of(new Fault.SoftShort(4, 190, 0.0003));
-            case "G-08" -> List.of(new Fault.Tap(1, 8, 150, 0.04));
+            case "G-08" -> List.of(new Fault.Tap(1, 8, 120, 0.12));
             case "G-06" -> List.of(new Fault.SoftShort(17, 160, 0.0003));
             case "A-3" -> List.of(new Fault.EarlyStop(260, 0.1));
             default -> List.of();

@@ -130,6 +130,15 @@ class BatteryViews {
                     : RepairOrReplace.of(prices, cyclesDone(), (int) cellsToRepair());
         }
 
+        /** @return whether what its last round has of a cell can be put right on the drawing: not where blocks have moved since */
+        public boolean isCorrectable() {
+            ClosedRound newest = last;
+            return newest != null
+                    && state.blocksMovedAt()
+                            .filter(moved -> moved.isAfter(newest.past().round().takenAt()))
+                            .isEmpty();
+        }
+
         public int breakInCycles() {
             return rules.count(RuleKey.BREAK_IN_CYCLES);
         }
@@ -182,17 +191,23 @@ class BatteryViews {
                 battery.type().model().layout(), battery.type().cablesLeft(), DRAWN_WIDTH, DRAWN_HEIGHT);
         Round round = last == null
                 ? new Round(batteryStates.instant(), RoundState.UNKNOWN, null, List.of())
-                : last.past().round();
+                : state.asItStands(last.past()).round();
         TemperatureCorrection correction = rules.temperatureCorrection();
         return new BatteryView(
                 battery,
                 drawing,
-                CellFigures.corrected(drawing, round, correction, state.verdict(), words),
+                CellFigures.corrected(
+                        drawing,
+                        round,
+                        correction,
+                        state.verdict(),
+                        state.bridged().keySet(),
+                        words),
                 last,
                 state,
                 NextThings.of(battery.code(), state),
                 rules,
-                trend(battery, history, correction, state.verdict(), words),
+                trend(battery, history, correction, state, words),
                 openRounds.of(battery.id()).orElse(null),
                 ledger.ofBattery(battery.id(), null, LINES_TOLD).stream()
                         .map(entry -> LedgerLine.of(entry, words))
@@ -205,10 +220,10 @@ class BatteryViews {
             Battery battery,
             List<ClosedRound> history,
             TemperatureCorrection correction,
-            Verdict verdict,
+            BatteryState state,
             Words words) {
         List<DatedGravities> sound = history.stream()
-                .map(ClosedRound::past)
+                .map(closed -> state.asItStands(closed.past()))
                 .filter(past -> past.isSound() && past.round().state().isFull())
                 .map(past -> new DatedGravities(
                         past.round().takenAt(), past.round().state(), Gravities.of(past.round(), correction)))
@@ -219,7 +234,7 @@ class BatteryViews {
                 : TrendPlotter.plot(
                         sound,
                         battery.type().model().marks(),
-                        CellFigures.held(verdict),
+                        CellFigures.held(state.verdict()),
                         words,
                         zone,
                         DRAWN_WIDTH,

@@ -74,11 +74,19 @@ class ChangeController {
         page.addAttribute("state", inIt.map(batteryStates::stateOf).orElse(null));
         List<ChangesMade.Made> made = changes.of(machine);
         page.addAttribute("made", made);
+        page.addAttribute("underWay", changes.underWay(machine).orElse(null));
         page.addAttribute("usual", ChangesMade.usualMinutes(made).orElse(null));
         page.addAttribute("held", past.ofMachine(code));
         page.addAttribute("first", Choosing.first(ranked).orElse(null));
         page.addAttribute("may", ranked.stream().filter(Ranked::may).toList());
-        page.addAttribute("mayNot", ranked.stream().filter(r -> !r.may()).toList());
+        page.addAttribute(
+                "mayNot",
+                ranked.stream()
+                        .filter(r -> !r.may() && r.pooled().inMachine() == null)
+                        .toList());
+        page.addAttribute(
+                "inOthers",
+                ranked.stream().filter(r -> r.pooled().inMachine() != null).toList());
         return "change/change";
     }
 }

@@ -46,6 +46,14 @@ class ChangesMade {
             boolean stopped,
             Duration took) {}
 
+    /** @return the change that has been begun for a machine and not ended */
+    Optional<Job> underWay(Machine machine) {
+        return jobs.open().stream()
+                .filter(job ->
+                        job.procedureId().equals(CHANGE) && machine.code().equals(job.machine()))
+                .findFirst();
+    }
+
     /** @return the newest first */
     List<Made> of(Machine machine) {
         return jobs.ofMachine(machine.id(), SHOWN).stream()

@@ -3,6 +3,7 @@ package org.ostendum.app.round;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.draw.BatteryDrawing;
 import org.ostendum.app.draw.CellBox;
@@ -22,13 +23,25 @@ import org.ostendum.core.rulebook.Severity;
 public final class CellFigures {
     private CellFigures() {}
 
-    /** Corrected gravities of a round on record. */
+    /**
+     * Corrected gravities of a round on record.
+     *
+     * @param bridged cells that give no volts for now
+     */
     public static List<CellFigure> corrected(
-            BatteryDrawing drawing, Round round, TemperatureCorrection correction, Verdict verdict, Words words) {
+            BatteryDrawing drawing,
+            Round round,
+            TemperatureCorrection correction,
+            Verdict verdict,
+            Set<Integer> bridged,
+            Words words) {
         Gravities gravities = Gravities.of(round, correction);
         Map<Integer, Severity> held = held(verdict);
         return drawing.cells().stream()
                 .map(box -> {
+                    if (bridged.contains(box.cell())) {
+                        return new CellFigure(box, words.text("battery.bridged.cell"), Severity.WATCH.name(), null);
+                    }
                     CorrectedGravity gravity = gravities.byCell().get(box.cell());
                     String figure = gravity == null ? null : words.gravity(gravity);
                     return figure(box, figure, round.reading(box.cell()).orElse(null), held, words);
