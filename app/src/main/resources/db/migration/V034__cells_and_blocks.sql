@@ -10,6 +10,9 @@ alter table job add column holds_as varchar(200) null;
 create index ledger_of_kind on ledger_entry (kind, battery_id);
 
 /* [jooq ignore start] */
+alter table station drop constraint station_kind_known;
+alter table station add constraint station_kind_known check (kind in (
+  'EYEWASH_FLUSH', 'EYEWASH_INSPECTION', 'SHOWER', 'SPILL_KIT', 'VENTILATION', 'EXTINGUISHER', 'TOOLS', 'SIGNS', 'CHANGER'));
 alter table ledger_entry drop constraint ledger_kind_known;
 alter table ledger_entry add constraint ledger_kind_known check (kind in (
   'ADDED', 'MOVED', 'ROUND', 'CORRECTION', 'CHARGE_START', 'CHARGE_END', 'DISCHARGE', 'WATER', 'EQUALISE_END', 'WASH', 'NOTE',

@@ -8,7 +8,7 @@ import org.ostendum.bench.accuracy.ChargeAccuracy;
 import org.ostendum.bench.accuracy.JudgeAccuracy;
 
 /**
- * {@code ./ostendum bench [verdict] [pages] [judge] [charge] [import] [devices] [samples] [load] [N …]}: the first two by default. N are numbers of batteries,
+ * {@code ./ostendum bench [verdict] [pages] [judge] [charge] [import] [devices] [samples] [load] [schools] [N …]}: the first two by default. N are numbers of batteries,
  * 200 and 2000 for the pages; for {@code judge} and {@code charge} the number simulated, 2000 and 300, and the first seed, for {@code judge} also how
  * many of each other kind of site, 400; for {@code import} the
  * readings, a million; for {@code devices} the chargers, 500, and how many times as fast as in life, 5; for {@code samples} the
@@ -48,6 +48,10 @@ public final class Bench {
             ChargeAccuracy.run(
                     numbers.length > 0 ? numbers[0] : SIMULATED_CHARGES,
                     numbers.length > 1 ? numbers[1] : REPORTED_CHARGES);
+            return;
+        }
+        if (asked.contains("schools")) {
+            SchoolBench.run(System.out);
             return;
         }
         if (asked.contains("import")) {

@@ -49,6 +49,8 @@ class DemoSafety {
             new Kept(StationCheck.VENTILATION, "Roof fan", 24 * 6, ""),
             new Kept(StationCheck.EXTINGUISHER, "Extinguisher by the door", 24 * 38, ""),
             new Kept(StationCheck.TOOLS, "Insulated tools, red board", 24 * 30, ""),
+            new Kept(StationCheck.CHANGER, "Hoist over stands A and B", 24 * 12, ""),
+            new Kept(StationCheck.CHANGER, "Roller bed", 24 * 12, ""),
             new Kept(StationCheck.SIGNS, "No smoking, no flame", 24 * 70, ""));
 
     /**

@@ -14,10 +14,12 @@ import org.springframework.stereotype.Component;
 class ChangeJobs implements SpecialJob {
     private final Pool pool;
     private final Exchange exchange;
+    private final Changers changers;
 
-    ChangeJobs(Pool pool, Exchange exchange) {
+    ChangeJobs(Pool pool, Exchange exchange, Changers changers) {
         this.pool = pool;
         this.exchange = exchange;
+        this.changers = changers;
     }
 
     @Override
@@ -25,9 +27,13 @@ class ChangeJobs implements SpecialJob {
         return procedure.equals("change-battery");
     }
 
-    /** Who takes another than the first of the order says why; it stays with the job. */
     @Override
     public ProcedureFile written(ProcedureFile file, Begun begun) {
+        return sayingWhy(changers.asking(file, begun.battery()), begun);
+    }
+
+    /** Who takes another than the first of the order says why; it stays with the job. */
+    private ProcedureFile sayingWhy(ProcedureFile file, Begun begun) {
         if (begun.into() == null) {
             return file;
         }
@@ -38,6 +44,13 @@ class ChangeJobs implements SpecialJob {
                 .map(first -> file.askingFirst(
                         "why-this-one", first + " is the one to take first. Why is " + taken + " taken?"))
                 .orElse(file);
+    }
+
+    @Override
+    public void stopped(Job job, Run after, Person person) {
+        after.stopped()
+                .filter(stop -> stop.id().equals("changer"))
+                .ifPresent(stop -> changers.outOfService(job, after, person));
     }
 
     @Override

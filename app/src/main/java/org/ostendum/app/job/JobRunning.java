@@ -201,6 +201,9 @@ public class JobRunning {
                     .ifPresent(step -> effects.of(job, before, step, value, battery, person));
         }
         Run after = run(job, jobs.events(job.id()));
+        if (after.stopped().isPresent() && run(job, events).stopped().isEmpty()) {
+            specialJobs.of(job.procedureId()).stopped(job, after, person);
+        }
         if (after.status() == Status.FINISHED) {
             ending.end(job, after, battery, person);
         } else {

@@ -38,6 +38,9 @@ public interface SpecialJob {
     /** Does what a step means beyond its job. Needs the transaction in which the step is settled. */
     default void done(Job job, Run before, Battery battery, Person person) {}
 
+    /** Does what it means that a job was stopped. Needs the transaction in which it was. */
+    default void stopped(Job job, Run after, Person person) {}
+
     /** @return what is drawn beside the steps as the run stands */
     default Optional<Beside> beside(Run run, Battery battery) {
         return Optional.empty();

@@ -1,13 +1,16 @@
 package org.ostendum.app.repair;
 
+import java.time.Instant;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.job.SpecialJob;
+import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.procedure.Run;
 import org.ostendum.core.procedure.Step;
+import org.ostendum.core.rulebook.RuleKey;
 import org.springframework.stereotype.Component;
 
 /** Work at one cell of a tray: the cell is measured again before anything is drilled, and lit on the drawing. */
@@ -16,10 +19,16 @@ class CellWork implements SpecialJob {
     private static final String CELL = "cell";
     private static final String AGAIN = "gravity-again";
 
-    private final CellRecord record;
+    private static final String PERMIT = "permit";
+    /** Steps with drill, flame or arc. */
+    private static final Set<String> HOT = Set.of("straps", "in");
 
-    CellWork(CellRecord record) {
+    private final CellRecord record;
+    private final BatteryStates batteryStates;
+
+    CellWork(CellRecord record, BatteryStates batteryStates) {
         this.record = record;
+        this.batteryStates = batteryStates;
     }
 
     @Override
@@ -38,9 +47,22 @@ class CellWork implements SpecialJob {
         if (step.id().equals(CELL)) {
             return record.noSuchCell(battery, Double.parseDouble(value), words);
         }
-        return step.id().equals(AGAIN)
-                ? record.disagrees(battery, cell(run), (int) Double.parseDouble(value), words)
-                : Optional.empty();
+        if (step.id().equals(AGAIN)) {
+            return record.disagrees(battery, cell(run), (int) Double.parseDouble(value), words);
+        }
+        return HOT.contains(step.id()) ? permitRunOut(run, battery, words) : Optional.empty();
+    }
+
+    /** A permit is for one shift: what it was signed on may be true no more. */
+    private Optional<String> permitRunOut(Run run, Battery battery, Words words) {
+        return permitUntil(run, battery)
+                .filter(until -> !words.now().isBefore(until))
+                .map(until -> words.text("repair.fault.permit", words.moment(until)));
+    }
+
+    private Optional<Instant> permitUntil(Run run, Battery battery) {
+        return run.settled(PERMIT)
+                .map(signed -> signed.at().plus(batteryStates.rulesFor(battery).duration(RuleKey.HOT_WORK_PERMIT)));
     }
 
     private static int cell(Run run) {
@@ -51,6 +73,8 @@ class CellWork implements SpecialJob {
     public Optional<Beside> beside(Run run, Battery battery) {
         return run.value(CELL).isEmpty()
                 ? Optional.empty()
-                : Optional.of(new Beside("repair/lit :: cell", LitCell.of(battery, cell(run))));
+                : Optional.of(new Beside(
+                        "repair/lit :: cell",
+                        LitCell.of(battery, cell(run), permitUntil(run, battery).orElse(null))));
     }
 }

@@ -29,6 +29,11 @@ public record BlockSwap(BatteryDrawing drawing, int cellsPerBlock, List<Integer>
         return from.isEmpty() ? place : from.get(place - 1);
     }
 
+    /** The number of a block stands in its first cell alone. */
+    public boolean isFirstOf(int cell) {
+        return (cell - 1) % cellsPerBlock == 0;
+    }
+
     public boolean hasMoved(int cell) {
         return blockAt(cell) != (cell - 1) / cellsPerBlock + 1;
     }

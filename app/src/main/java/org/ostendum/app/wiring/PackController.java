@@ -32,11 +32,13 @@ class PackController {
     private final Packs packs;
     private final TapViews taps;
     private final TapMoving moving;
+    private final BadBlocks badBlocks;
 
-    PackController(Packs packs, TapViews taps, TapMoving moving) {
+    PackController(Packs packs, TapViews taps, TapMoving moving, BadBlocks badBlocks) {
         this.packs = packs;
         this.taps = taps;
         this.moving = moving;
+        this.badBlocks = badBlocks;
     }
 
     @GetMapping("/batteries/{battery}/pack")
@@ -55,6 +57,7 @@ class PackController {
         page.addAttribute("place", "fleet");
         page.addAttribute("battery", battery);
         page.addAttribute("pack", pack);
+        page.addAttribute("bad", badBlocks.of(battery, pack));
         page.addAttribute("taps", taps.of(battery, pack));
         page.addAttribute("together", together);
         page.addAttribute(

@@ -5,6 +5,8 @@ public enum GateKey {
     TRAINED("safety.who", false),
     STATION_READY("safety.station", true),
     FAN_ON("safety.ventilation", true),
+    /** Of the changers that the room has, one at least. */
+    CHANGER_READY("change.roller", true),
     UNDAMAGED("safety.damage", true),
     HAS_CAPS("measure.soc", false),
     /** Filled, its first charge over, and not gone. */
@@ -54,7 +56,7 @@ public enum GateKey {
 
     /** @return whether the room alone answers it, so that it can be asked of a job on no battery */
     public boolean isOfRoom() {
-        return this == STATION_READY || this == FAN_ON;
+        return this == STATION_READY || this == FAN_ON || this == CHANGER_READY;
     }
 
     /** @return whether it is asked of the machine that a battery goes into */

@@ -11,6 +11,7 @@ public final class Gates {
         ALL.put(GateKey.TRAINED, PersonAndRoomGates::trained);
         ALL.put(GateKey.STATION_READY, PersonAndRoomGates::stationReady);
         ALL.put(GateKey.FAN_ON, PersonAndRoomGates::fanOn);
+        ALL.put(GateKey.CHANGER_READY, PersonAndRoomGates::changerReady);
         ALL.put(GateKey.CHARGER_FITS, ChargerGates::fits);
         ALL.put(GateKey.CHARGER_SUITS, ChargerGates::suits);
         ALL.put(GateKey.RIGHT_VOLTAGE, MachineGates::rightVoltage);

@@ -2,6 +2,7 @@ package org.ostendum.core.procedure;
 
 import java.time.LocalDate;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import org.ostendum.core.judge.Evidence;
 import org.ostendum.core.judge.Message;
@@ -67,6 +68,21 @@ final class PersonAndRoomGates {
                         "station-check",
                         new Evidence("station", s.check().name())))
                 .orElse(GateOutcome.OPEN);
+    }
+
+    /** A room that lists no changer changes by hand, or has written none down. */
+    static GateOutcome changerReady(Situation situation) {
+        List<StationState> changers = situation.stations().stream()
+                .filter(s -> s.check() == StationCheck.CHANGER)
+                .toList();
+        boolean none = !changers.isEmpty() && changers.stream().noneMatch(StationState::sound);
+        return none
+                ? GateOutcome.shut(
+                        Message.of("gate.CHANGER_READY.shut"),
+                        Message.of("gate.CHANGER_READY.remedy"),
+                        "station-check",
+                        new Evidence("changers", changers.size()))
+                : GateOutcome.OPEN;
     }
 
     private static Standing standing(StationState state, Situation situation) {

@@ -51,6 +51,7 @@ public enum RuleKey {
     WATER_PRICE("money.water", Unit.CENTS, "60", "0", "1000", Source.RULE_OF_THUMB),
     COOLING("charge.cool", Unit.HOURS, "8", "0", "48", Source.RULE_OF_THUMB),
     HOT_WORK_AIRED("cell.prepare.aired", Unit.HOURS, "2", "1", "48", Source.RULE_OF_THUMB),
+    HOT_WORK_PERMIT("cell.prepare.permit", Unit.HOURS, "8", "1", "24", Source.RULE_OF_THUMB),
     COOL_WITHIN("charge.cool.within", Unit.COUNT, "8", "2", "20", Source.RULE_OF_THUMB),
     CHARGE_RATE_LEAST("charge.match.rate-least", Unit.PERCENT, "10", "2", "20", Source.RULE_OF_THUMB),
     CHARGE_RATE_MOST("charge.match.rate-most", Unit.PERCENT, "25", "15", "50", Source.RULE_OF_THUMB),
@@ -92,6 +93,7 @@ public enum RuleKey {
     STATION_VENTILATION("safety.station.ventilation", Unit.DAYS, "30", "1", "90", Source.CFR_1910_178),
     STATION_EXTINGUISHER("safety.station.extinguisher", Unit.DAYS, "30", "7", "31", Source.CFR_1910_157),
     STATION_TOOLS("safety.station.tools", Unit.DAYS, "90", "7", "365", Source.RULE_OF_THUMB),
+    STATION_CHANGER("safety.station.changer", Unit.DAYS, "30", "1", "90", Source.RULE_OF_THUMB),
     STATION_SIGNS("safety.station.signs", Unit.DAYS, "180", "30", "365", Source.CFR_1910_178),
     TRAINING_VALIDITY("safety.who.validity", Unit.DAYS, "365", "30", "1095", Source.RULE_OF_THUMB);
 

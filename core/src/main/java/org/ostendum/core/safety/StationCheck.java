@@ -11,7 +11,9 @@ public enum StationCheck {
     VENTILATION(RuleKey.STATION_VENTILATION, true),
     EXTINGUISHER(RuleKey.STATION_EXTINGUISHER, false),
     TOOLS(RuleKey.STATION_TOOLS, false),
-    SIGNS(RuleKey.STATION_SIGNS, false);
+    SIGNS(RuleKey.STATION_SIGNS, false),
+    /** Hoist, roller bed or cart by which batteries are changed: out of service from a fault until it is found sound again. */
+    CHANGER(RuleKey.STATION_CHANGER, false);
 
     private final RuleKey interval;
     private final boolean beforeCaps;

@@ -26,6 +26,7 @@ import org.ostendum.core.people.Person;
 import org.ostendum.core.procedure.Run;
 import org.ostendum.core.procedure.Step;
 import org.ostendum.core.procedure.Task;
+import org.ostendum.core.safety.StationCheck;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.mock.web.MockHttpServletResponse;
 
@@ -97,6 +98,8 @@ class ChangeTest extends JobsTest {
     private static String right(Step step, String how) {
         if (step.id().equals("how")) {
             return how;
+        } else if (step.task() instanceof Task.Choose choose && step.id().equals("which-changer")) {
+            return choose.answers().get(0).id();
         }
         return step.task() instanceof Task.Write
                 ? "the other one is blocked in"
@@ -182,6 +185,36 @@ class ChangeTest extends JobsTest {
         assertThat(onRack).hasSameSizeAs(ofMachine).hasSizeGreaterThan(2).isSorted();
     }
 
+    /** With a fault it lifts nothing, whoever comes next. */
+    @Test
+    void aChangerWithAFaultIsOutOfServiceUntilItIsCheckedSound() throws Exception {
+        long room = rooms.byCode(OwnBatteries.ROOM).orElseThrow().id();
+        long cart = stations.add(room, StationCheck.CHANGER, "Cart " + tag);
+        stations.check(cart, true, "", persons.byLogin("tom").orElseThrow().id());
+        long job = begin(fresh);
+        until(job, "which-changer", "hoist");
+        assertThat(tom.page("/jobs/" + job)).contains("Cart " + tag);
+        say(tom, job, "done", "which-changer", String.valueOf(cart));
+        say(tom, job, "done", "changer", "fault");
+        tom.send("/jobs/" + job + "/finish", "key", UUID.randomUUID().toString());
+
+        long again = begin(fresh);
+        until(again, "which-changer", "hoist");
+        assertThat(tom.page("/jobs/" + again)).contains("Out of service: ", "Cart " + tag);
+        assertThat(say(tom, again, "done", "which-changer", String.valueOf(cart))
+                        .getStatus())
+                .as("nobody can take it")
+                .isEqualTo(422);
+        stations.check(
+                cart, true, "new hook", persons.byLogin("tom").orElseThrow().id());
+        say(tom, again, "stop", "swings", "");
+        tom.send("/jobs/" + again + "/finish", "key", UUID.randomUUID().toString());
+        long third = begin(fresh);
+        until(third, "which-changer", "hoist");
+        say(tom, third, "done", "which-changer", String.valueOf(cart));
+        assertThat(run(third).settled("which-changer")).isPresent();
+    }
+
     /** What one page has in hand, no other page hands out. */
     @Test
     void aBatteryInAnOpenJobIsOfferedNowhere() throws Exception {
@@ -247,7 +280,7 @@ class ChangeTest extends JobsTest {
         assertThat(run(job).current().orElseThrow().id()).isEqualTo("why-this-one");
         assertThat(tom.page("/jobs/" + job)).contains(first + " is the one to take first");
         assertThat(tom.page("/machines/" + truck.code()))
-                .contains("Take " + first.replace("’", "'"), "being fetched for");
+                .contains(other + " is on its way to " + truck.code(), "Go on with the change", "being fetched for");
     }
 
     @Test

@@ -2,6 +2,7 @@ package org.ostendum.app.repair;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -10,8 +11,10 @@ import org.ostendum.app.job.JobsTest;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.state.Rounds;
 import org.ostendum.app.support.OwnBatteries;
+import org.ostendum.app.support.TestClock;
 import org.ostendum.core.procedure.Run;
 import org.ostendum.core.procedure.Step;
+import org.ostendum.demo.DemoClock;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** Cell 9 of T-07 is failing in the demo; a good cell beside it is never drilled. */
@@ -26,6 +29,9 @@ class CellRepairTest extends JobsTest {
 
     @Autowired
     private Rounds rounds;
+
+    @Autowired
+    private DemoClock clock;
 
     private long job;
 
@@ -112,6 +118,33 @@ class CellRepairTest extends JobsTest {
         assertThat(run(job).settled("gravity-again")).isPresent();
         say(tom, job, "stop", "wrong", "");
         tom.send("/jobs/" + job + "/finish", "key", UUID.randomUUID().toString());
+    }
+
+    /** What was signed this morning says nothing of tonight. */
+    @Test
+    void aPermitRunsOut() throws Exception {
+        done("cell", "9");
+        until("gravity-again");
+        done("gravity-again", gravityOf(9));
+        done("volts-again", "1.95");
+        until("gas");
+        done("gas", "3");
+        until("permit");
+        say(maud, job, "done", "permit", "");
+        assertThat(tom.page("/jobs/" + job)).contains("The permit for hot work ends");
+        clock.moveTo(TestClock.now().plus(Duration.ofHours(9)));
+        try {
+            assertThat(done("straps", "")).contains("The permit ran out");
+            assertThat(run(job).settled("straps")).isEmpty();
+            say(tom, job, "back", "permit", "the shift is over");
+            say(maud, job, "done", "permit", "");
+            done("straps", "");
+            assertThat(run(job).settled("straps")).isPresent();
+            say(tom, job, "stop", "wrong", "");
+            tom.send("/jobs/" + job + "/finish", "key", UUID.randomUUID().toString());
+        } finally {
+            clock.backToNow();
+        }
     }
 
     /** A battery that came off charge half an hour ago still gasses; none of a pack's cells can be taken out. */
