@@ -1,6 +1,24 @@
 -- A tap is moved about once a year: by this it is known when the year is over.
 alter table tap add column since datetime(6) not null default current_timestamp(6);
 
+-- How the blocks of one pack stand, where they do not stand as its model's.
+create table pack_layout (
+  battery_id bigint not null primary key,
+  layout varchar(400) not null,
+  constraint pack_layout_battery foreign key (battery_id) references battery (id)
+);
+
+-- What is known of one cable of one pack.
+create table pack_cable (
+  battery_id bigint not null,
+  number varchar(8) not null,
+  length_cm smallint null,
+  lug varchar(60) not null,
+  remark varchar(200) not null,
+  primary key (battery_id, number),
+  constraint pack_cable_battery foreign key (battery_id) references battery (id)
+);
+
 -- The fold tells more of the cells: what was folded before is folded anew.
 delete from battery_state;
 

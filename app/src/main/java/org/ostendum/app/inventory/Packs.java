@@ -1,5 +1,7 @@
 package org.ostendum.app.inventory;
 
+import static org.ostendum.app.db.jooq.Tables.PACK_CABLE;
+import static org.ostendum.app.db.jooq.Tables.PACK_LAYOUT;
 import static org.ostendum.app.db.jooq.Tables.TAP;
 
 import java.time.Instant;
@@ -7,7 +9,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jooq.DSLContext;
+import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.CellLayout;
+import org.ostendum.core.battery.LayoutText;
 import org.ostendum.core.wiring.Pack;
 import org.ostendum.core.wiring.Tap;
 import org.ostendum.core.wiring.WorkOrder;
@@ -26,8 +30,75 @@ public class Packs {
     public Optional<Pack> of(Battery battery) {
         CellLayout layout = battery.type().model().layout();
         return layout.isPack() && layout.cases().size() <= WorkOrder.MOST_BLOCKS
-                ? Optional.of(Pack.of(layout, taps(battery.id())))
+                ? Optional.of(Pack.of(ownLayout(battery).orElse(layout), taps(battery.id())))
                 : Optional.empty();
+    }
+
+    /** @return how its blocks stand, where they do not stand as its model's */
+    public Optional<CellLayout> ownLayout(Battery battery) {
+        CellLayout ofModel = battery.type().model().layout();
+        return sql.select(PACK_LAYOUT.LAYOUT)
+                .from(PACK_LAYOUT)
+                .where(PACK_LAYOUT.BATTERY_ID.eq(battery.id()))
+                .fetchOptional(PACK_LAYOUT.LAYOUT)
+                .map(text -> LayoutText.parse(text, ofModel.cellsPerCase()))
+                // Another model since: what was drawn was another pack.
+                .filter(own -> own.cases().size() == ofModel.cases().size());
+    }
+
+    /** Keeps how its blocks stand; the model's own layout leaves nothing to be kept. */
+    public void keepLayout(Battery battery, CellLayout layout) {
+        if (layout.equals(battery.type().model().layout())) {
+            sql.deleteFrom(PACK_LAYOUT)
+                    .where(PACK_LAYOUT.BATTERY_ID.eq(battery.id()))
+                    .execute();
+            return;
+        }
+        sql.insertInto(PACK_LAYOUT)
+                .set(PACK_LAYOUT.BATTERY_ID, battery.id())
+                .set(PACK_LAYOUT.LAYOUT, layout.text())
+                .onDuplicateKeyUpdate()
+                .set(PACK_LAYOUT.LAYOUT, layout.text())
+                .execute();
+    }
+
+    /**
+     * What is known of a cable.
+     *
+     * @param number as it is drawn
+     * @param lengthCm null for not measured
+     */
+    public record CableNote(String number, @Nullable Integer lengthCm, String lug, String remark) {}
+
+    /** @return by the cable's number */
+    public Map<String, CableNote> cableNotes(long batteryId) {
+        return sql.selectFrom(PACK_CABLE)
+                .where(PACK_CABLE.BATTERY_ID.eq(batteryId))
+                .fetchMap(
+                        PACK_CABLE.NUMBER,
+                        r -> new CableNote(
+                                r.getNumber(),
+                                r.getLengthCm() == null
+                                        ? null
+                                        : (Integer) r.getLengthCm().intValue(),
+                                r.getLug(),
+                                r.getRemark()));
+    }
+
+    public void keepCable(long batteryId, CableNote note) {
+        @Nullable
+        Short length = note.lengthCm() == null ? null : (Short) note.lengthCm().shortValue();
+        sql.insertInto(PACK_CABLE)
+                .set(PACK_CABLE.BATTERY_ID, batteryId)
+                .set(PACK_CABLE.NUMBER, note.number())
+                .set(PACK_CABLE.LENGTH_CM, length)
+                .set(PACK_CABLE.LUG, note.lug())
+                .set(PACK_CABLE.REMARK, note.remark())
+                .onDuplicateKeyUpdate()
+                .set(PACK_CABLE.LENGTH_CM, length)
+                .set(PACK_CABLE.LUG, note.lug())
+                .set(PACK_CABLE.REMARK, note.remark())
+                .execute();
     }
 
     private List<Tap> taps(long batteryId) {

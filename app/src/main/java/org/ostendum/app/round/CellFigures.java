@@ -40,7 +40,7 @@ public final class CellFigures {
         return drawing.cells().stream()
                 .map(box -> {
                     if (bridged.contains(box.cell())) {
-                        return new CellFigure(box, words.text("battery.bridged.cell"), Severity.WATCH.name(), null);
+                        return bridged(box, words);
                     }
                     CorrectedGravity gravity = gravities.byCell().get(box.cell());
                     String figure = gravity == null ? null : words.gravity(gravity);
@@ -50,16 +50,24 @@ public final class CellFigures {
     }
 
     /** Gravities as read, for a round being taken. */
-    public static List<CellFigure> asRead(BatteryDrawing drawing, Round round, Verdict verdict, Words words) {
+    public static List<CellFigure> asRead(
+            BatteryDrawing drawing, Round round, Verdict verdict, Set<Integer> bridged, Words words) {
         Map<Integer, Severity> held = held(verdict);
         return drawing.cells().stream()
                 .map(box -> {
+                    if (bridged.contains(box.cell())) {
+                        return bridged(box, words);
+                    }
                     @Nullable CellReading reading = round.reading(box.cell()).orElse(null);
                     String figure =
                             reading == null || reading.gravity() == null ? null : words.gravity(reading.gravity());
                     return figure(box, figure, reading, held, words);
                 })
                 .toList();
+    }
+
+    private static CellFigure bridged(CellBox box, Words words) {
+        return new CellFigure(box, words.text("battery.bridged.cell"), Severity.WATCH.name(), null);
     }
 
     private static CellFigure figure(

@@ -3,6 +3,7 @@ package org.ostendum.app.round;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.db.Payload;
 import org.ostendum.app.form.TypedInput;
@@ -92,7 +93,8 @@ class RoundTaking {
             return false;
         }
         Round round = sheet.round(batteryStates.instant(), open.state());
-        record.close(battery, roundId, round, coverage(open, sheet, cells), person.id());
+        Set<Integer> bridged = batteryStates.stateOf(battery).bridged().keySet();
+        record.close(battery, roundId, round, coverage(open, sheet, cells, bridged), person.id());
         return true;
     }
 
@@ -125,8 +127,8 @@ class RoundTaking {
         return true;
     }
 
-    private static Coverage coverage(OpenRound open, RoundSheet sheet, int cells) {
-        if (sheet.cellsRead() == cells) {
+    private static Coverage coverage(OpenRound open, RoundSheet sheet, int cells, Set<Integer> bridged) {
+        if (sheet.cellsReadBut(bridged) == cells - bridged.size()) {
             return Coverage.WHOLE;
         }
         return open.coverage() == Coverage.PILOT && sheet.cellsRead() <= 1 ? Coverage.PILOT : Coverage.PARTIAL;

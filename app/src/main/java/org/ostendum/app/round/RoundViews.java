@@ -1,5 +1,6 @@
 package org.ostendum.app.round;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
@@ -22,6 +23,7 @@ import org.ostendum.core.measure.SheetField;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.SpecificGravity;
+import org.ostendum.core.state.BatteryState;
 import org.springframework.stereotype.Service;
 
 /** Puts together what the page of a round being taken shows. */
@@ -39,6 +41,7 @@ class RoundViews {
     /**
      * What a round's page shows.
      *
+     * @param bridged cells that give no volts for now
      * @param next the cell to be read next; 0 when none is left
      * @param verdict on what is read so far
      * @param again the cell whose reading is doubted, 0 for none
@@ -48,6 +51,7 @@ class RoundViews {
             Battery battery,
             OpenRound round,
             RoundSheet sheet,
+            Set<Integer> bridged,
             BatteryDrawing drawing,
             List<CellOnBoard> cells,
             int next,
@@ -56,12 +60,13 @@ class RoundViews {
             Set<String> others,
             @Nullable KeptValue lastKept) {
 
+        /** @return cells to be read: those bridged tell nothing */
         public int count() {
-            return battery.type().model().cells();
+            return battery.type().model().cells() - bridged.size();
         }
 
         public int read() {
-            return sheet.cellsRead();
+            return sheet.cellsReadBut(bridged);
         }
 
         public int unread() {
@@ -103,12 +108,16 @@ class RoundViews {
         int count = battery.type().model().cells();
         RoundSheet sheet = open.sheet(count);
         Round round = sheet.round(batteryStates.instant(), open.state());
-        Verdict verdict = batteryStates.with(battery, round).verdict();
+        BatteryState state = batteryStates.with(battery, round);
+        Verdict verdict = state.verdict();
         BatteryDrawing drawing = BatteryPlotter.plot(
                 battery.type().model().layout(), battery.type().cablesLeft(), DRAWN_WIDTH, DRAWN_HEIGHT);
-        Set<Integer> done = sheet.done();
+        Set<Integer> bridged = state.bridged().keySet();
+        Set<Integer> done = new HashSet<>(sheet.done());
+        // A cell that gives no volts tells nothing: nobody is sent to it.
+        done.addAll(bridged);
         TemperatureCorrection correction = batteryStates.rulesFor(battery).temperatureCorrection();
-        List<CellOnBoard> cells = CellFigures.asRead(drawing, round, verdict, words).stream()
+        List<CellOnBoard> cells = CellFigures.asRead(drawing, round, verdict, bridged, words).stream()
                 .map(figure -> cell(figure, open, round, done, correction, words))
                 .toList();
         @Nullable
@@ -118,6 +127,7 @@ class RoundViews {
                 battery,
                 open,
                 sheet,
+                bridged,
                 drawing,
                 cells,
                 next(open, count, done, last),

@@ -53,6 +53,7 @@ public final class Access {
             route(GET, "/rooms/*", EVERYBODY),
             route(GET, "/fleet", EVERYBODY),
             route(GET, "/charging", EVERYBODY),
+            route(GET, "/places", EVERYBODY),
             route(GET, "/machines", EVERYBODY),
             route(GET, "/machines/*", EVERYBODY),
             route(GET, "/charging/several", WORKERS),

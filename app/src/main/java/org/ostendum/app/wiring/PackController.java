@@ -31,13 +31,13 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class PackController {
     private final Packs packs;
     private final TapViews taps;
-    private final TapMoving moving;
+    private final PackChanges changes;
     private final BadBlocks badBlocks;
 
-    PackController(Packs packs, TapViews taps, TapMoving moving, BadBlocks badBlocks) {
+    PackController(Packs packs, TapViews taps, PackChanges changes, BadBlocks badBlocks) {
         this.packs = packs;
         this.taps = taps;
-        this.moving = moving;
+        this.changes = changes;
         this.badBlocks = badBlocks;
     }
 
@@ -57,6 +57,8 @@ class PackController {
         page.addAttribute("place", "fleet");
         page.addAttribute("battery", battery);
         page.addAttribute("pack", pack);
+        page.addAttribute("own", packs.ownLayout(battery).isPresent());
+        page.addAttribute("notes", packs.cableNotes(battery.id()));
         page.addAttribute("bad", badBlocks.of(battery, pack));
         page.addAttribute("taps", taps.of(battery, pack));
         page.addAttribute("together", together);
@@ -118,7 +120,7 @@ class PackController {
                 .findFirst()
                 .orElseThrow(() -> new NotFound("tap " + name + " of " + battery.code()));
         Tap to = TapRelief.of(tap, pack.blocks()).elsewhere();
-        moving.move(battery, tap, to, person, words);
+        changes.moveTap(battery, tap, to, person, words);
         flash.addFlashAttribute("told", words.text("pack.tap.moved", name, to.first(), to.last()));
         return "redirect:/batteries/" + battery.code() + "/pack";
     }

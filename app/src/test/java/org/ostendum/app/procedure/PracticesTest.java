@@ -96,6 +96,7 @@ class PracticesTest {
             "cell.prepare",
             "cell.swap",
             "cell.after",
+            "cell.jumper",
             "recover.parallel",
             "recover.groups");
 

@@ -61,6 +61,24 @@ public record CellLayout(int rows, int columns, List<CasePlace> cases, int cells
     /** Two cases next to each other on the path that stand apart. */
     public record Gap(int from, int to) {}
 
+    /**
+     * @param number of a block, 1 and up
+     * @return the same layout with that block the other way round
+     * @throws IllegalArgumentException for a block that it does not have
+     */
+    public CellLayout turned(int number) {
+        if (number < 1 || number > cases.size()) {
+            throw new IllegalArgumentException("Block " + number + " of " + cases.size());
+        }
+        List<CasePlace> now = new ArrayList<>(cases);
+        CasePlace was = cases.get(number - 1);
+        now.set(
+                number - 1,
+                new CasePlace(
+                        was.number(), was.row(), was.column(), was.facing().turned()));
+        return new CellLayout(rows, columns, now, cellsPerCase);
+    }
+
     /** @return the written form, which {@link LayoutText#parse} reads back to an equal layout */
     public String text() {
         StringBuilder text = new StringBuilder();

@@ -13,6 +13,16 @@ public enum Facing {
         this.arrow = arrow;
     }
 
+    /** @return the way with plus and minus changed round */
+    public Facing turned() {
+        return switch (this) {
+            case RIGHT -> LEFT;
+            case LEFT -> RIGHT;
+            case FRONT -> BACK;
+            case BACK -> FRONT;
+        };
+    }
+
     public char arrow() {
         return arrow;
     }

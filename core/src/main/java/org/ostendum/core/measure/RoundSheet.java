@@ -137,8 +137,15 @@ public final class RoundSheet {
                 .collect(Collectors.toSet());
     }
 
+    /** @return cells read, without some that do not count */
+    public int cellsReadBut(Set<Integer> without) {
+        return (int) readings().stream()
+                .filter(reading -> reading.isRead() && !without.contains(reading.cell()))
+                .count();
+    }
+
     public int cellsRead() {
-        return (int) readings().stream().filter(CellReading::isRead).count();
+        return cellsReadBut(Set.of());
     }
 
     public Round round(Instant takenAt, RoundState state) {

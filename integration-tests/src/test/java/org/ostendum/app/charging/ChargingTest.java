@@ -57,7 +57,7 @@ class ChargingTest extends ApplicationTest {
         ChargingView view = views.view(false);
         assertThat(view.ready()).isNotEmpty();
         view.ready().values().forEach(rack -> {
-            assertThat(rack).extracting(ChargingView.ReadyLine::since).isSorted();
+            assertThat(rack).extracting(ChargingView.ReadyLine::turn).isSorted();
             assertThat(rack).allSatisfy(line -> assertThat(
                             batteryStates.stateOf(line.battery()).verdict().severity())
                     .isLessThan(Severity.ACT));

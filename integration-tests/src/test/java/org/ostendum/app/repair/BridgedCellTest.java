@@ -119,6 +119,16 @@ class BridgedCellTest extends JobsTest {
                 .isFalse();
     }
 
+    /** Read with the others, the round is whole without it. */
+    @Test
+    void aRoundSendsNobodyToIt() throws Exception {
+        bridge(TestClock.now().minus(Duration.ofHours(3)), 10);
+        tom.send("/batteries/" + battery.code() + "/round", "state", "FULL_CHARGE");
+        String page = tom.page("/batteries/" + battery.code() + "/round");
+        assertThat(page).contains(">bridged<", "17").doesNotContain("18 cells");
+        assertThat(page).contains("cell 1");
+    }
+
     @Test
     void itsDateRingsUntilTheCellIsRenewed() {
         bridge(TestClock.now().minus(Duration.ofDays(12)), 10);

@@ -31,7 +31,7 @@ import org.springframework.boot.test.context.TestComponent;
 @TestComponent
 public class OwnBatteries {
     public static final String ROOM = "tests";
-    private static final int SLOTS = 60;
+    private static final int SLOTS = 160;
 
     private final Batteries batteries;
     private final Models models;

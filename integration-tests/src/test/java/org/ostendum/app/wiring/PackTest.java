@@ -9,6 +9,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.ostendum.app.inventory.Packs;
 import org.ostendum.app.job.JobEvent;
 import org.ostendum.app.job.JobsTest;
 import org.ostendum.app.support.OwnBatteries;
@@ -23,6 +24,9 @@ import org.springframework.mock.web.MockHttpServletResponse;
 class PackTest extends JobsTest {
     @Autowired
     private OwnBatteries own;
+
+    @Autowired
+    private Packs packs;
 
     private String code;
 
@@ -119,6 +123,31 @@ class PackTest extends JobsTest {
         say(tom, job, "done", "old", "");
         tom.send("/jobs/" + job + "/finish", "key", UUID.randomUUID().toString());
         assertThat(run(job).status()).isEqualTo(Run.Status.FINISHED);
+    }
+
+    /** What differs is changed for this machine and kept; its model and other cars stay as they are. */
+    @Test
+    void aBlockIsTurnedAndACableIsMeasuredForThisPackAlone() throws Exception {
+        tom.send("/batteries/" + code + "/pack/turn", "block", "4");
+        tom.send(
+                "/batteries/" + code + "/pack/cable",
+                "number",
+                "3",
+                "length",
+                "42",
+                "lug",
+                "M8",
+                "remark",
+                "sense lead");
+        assertThat(tom.page("/batteries/" + code + "/pack"))
+                .contains("Drawn as this pack stands", "42 cm M8 · sense lead");
+        assertThat(packs.of(battery(code)).orElseThrow().layout())
+                .isEqualTo(battery(code).type().model().layout().turned(4));
+        assertThat(tom.page("/batteries/G-01/pack")).doesNotContain("Drawn as this pack stands", "42 cm");
+        tom.send("/batteries/" + code + "/pack/cable", "number", "3", "length", "five");
+        assertThat(tom.page("/batteries/" + code + "/pack")).contains("42 cm M8");
+        tom.send("/batteries/" + code + "/pack/turn", "block", "4");
+        assertThat(tom.page("/batteries/" + code + "/pack")).doesNotContain("Drawn as this pack stands");
     }
 
     @Test

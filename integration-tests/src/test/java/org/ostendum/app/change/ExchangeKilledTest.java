@@ -1,0 +1,126 @@
+package org.ostendum.app.change;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.util.Objects;
+import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
+import org.junit.jupiter.api.Test;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.inventory.Machine;
+import org.ostendum.app.inventory.MachineKind;
+import org.ostendum.app.inventory.Machines;
+import org.ostendum.app.job.JobsTest;
+import org.ostendum.app.support.Application;
+import org.ostendum.app.support.OwnBatteries;
+import org.ostendum.app.support.Visitor;
+import org.ostendum.core.procedure.Step;
+import org.ostendum.core.procedure.Task;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.beans.factory.annotation.Value;
+
+/** The application killed between take and give: the exchange has happened whole, or not at all. */
+class ExchangeKilledTest extends JobsTest {
+    /** Milliseconds after the step was sent: before, amid and after its transaction. */
+    private static final int[] KILLED_AFTER = {6, 25, 60};
+
+    @Value("${spring.datasource.url}")
+    private String databaseUrl;
+
+    @Autowired
+    private OwnBatteries own;
+
+    @Autowired
+    private Machines machines;
+
+    /** A change that has come to the step of the exchange. */
+    private record Begun(long job, Battery old, Battery fresh, String truck) {}
+
+    private Begun begun() throws Exception {
+        String tag = UUID.randomUUID().toString().substring(0, 4);
+        Battery old = own.rested("KO" + tag, "T-04");
+        Battery fresh = own.rested("KN" + tag, "T-04");
+        String truck = "KF" + tag;
+        int weight = fresh.type().weightKg();
+        long machine = machines.add(
+                new Machine(0, truck, "Test truck", MachineKind.FORKLIFT, weight - 9, weight + 9, 36, "", null, null));
+        batteries.place(old.id(), null, machine);
+        long job = begin(tom, fresh.code(), "change-battery", "machine", truck, "looked", "yes");
+        Step current = run(job).current().orElseThrow();
+        while (!current.id().equals("connect")) {
+            say(tom, job, current.mayBeSkipped() ? "skip" : "done", current.id(), right(current));
+            current = run(job).current().orElseThrow();
+        }
+        return new Begun(job, old, fresh, truck);
+    }
+
+    private static String right(Step step) {
+        if (step.mayBeSkipped() || step.task() instanceof Task.Write) {
+            return "not read";
+        } else if (step.task() instanceof Task.Choose choose) {
+            return choose.answers().get(0).id();
+        }
+        return step.rightAnswer().orElseThrow();
+    }
+
+    @Test
+    void bothBatteriesAreSomewhereTrueAndNothingIsDoubled() throws Exception {
+        try (Application application = new Application(databaseUrl)) {
+            for (int after : KILLED_AFTER) {
+                Begun change = begun();
+                String key = UUID.randomUUID().toString();
+                Visitor visitor = signedIn(application);
+                CompletableFuture<Void> sent = CompletableFuture.runAsync(() -> connect(visitor, change, key));
+                Thread.sleep(after);
+                application.kill();
+                sent.handle((answer, failure) -> answer).join();
+                check(change);
+
+                application.start();
+                connect(signedIn(application), change, key);
+                assertThat(run(change.job()).settled("connect"))
+                        .as("sent again")
+                        .isPresent();
+                check(change);
+                assertThat(ledger.ofBattery(change.fresh().id(), null, 20))
+                        .filteredOn(line -> line.payload().contains(change.truck()))
+                        .as("one line of one move")
+                        .hasSize(1);
+            }
+        }
+    }
+
+    private static Visitor signedIn(Application application) throws Exception {
+        Visitor visitor = new Visitor(application.port());
+        assertThat(visitor.signIn("tom", "lanternmoor")).isTrue();
+        return visitor;
+    }
+
+    private static void connect(Visitor visitor, Begun change, String key) {
+        try {
+            visitor.post("/jobs/" + change.job() + "/done", "key", key, "about", "connect", "value", "");
+        } catch (IOException killed) {
+            throw new CompletionException(killed);
+        } catch (Exception e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /** Either has the step been settled and both have moved, or neither. */
+    private void check(Begun change) {
+        Battery old = batteries.byId(change.old().id()).orElseThrow();
+        Battery fresh = batteries.byId(change.fresh().id()).orElseThrow();
+        if (run(change.job()).settled("connect").isPresent()) {
+            assertThat(fresh.machineCode()).isEqualTo(change.truck());
+            assertThat(old.machineCode()).isNull();
+            assertThat(Objects.requireNonNull(old.slotId()))
+                    .isEqualTo(change.fresh().slotId());
+        } else {
+            assertThat(old.machineCode()).isEqualTo(change.truck());
+            assertThat(fresh.slotId()).isEqualTo(change.fresh().slotId());
+            assertThat(fresh.machineCode()).isNull();
+        }
+    }
+}
