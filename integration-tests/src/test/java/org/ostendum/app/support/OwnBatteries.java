@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
@@ -31,7 +32,7 @@ import org.springframework.boot.test.context.TestComponent;
 @TestComponent
 public class OwnBatteries {
     public static final String ROOM = "tests";
-    private static final int SLOTS = 160;
+    private static final int SLOTS = 60;
 
     private final Batteries batteries;
     private final Models models;
@@ -85,15 +86,36 @@ public class OwnBatteries {
             for (StationCheck check : StationCheck.values()) {
                 stations.check(stations.add(room, check, check.name()), true, "", tom);
             }
-            rooms.addStand(room, new Stand(0, "T", "Test stand", StandKind.STAND, 40, 40, 1400, 300, List.of()), SLOTS);
         }
+        return free().orElseGet(() -> {
+            // A stand holds so many; tests may need another.
+            RoomPlan plan = rooms.byCode(ROOM).orElseThrow();
+            int stands = plan.stands().size();
+            String code = "T" + (stands == 0 ? "" : stands + 1);
+            rooms.addStand(
+                    plan.id(),
+                    new Stand(
+                            0,
+                            code,
+                            stands == 0 ? "Test stand" : "Test stand " + code,
+                            StandKind.STAND,
+                            40,
+                            40 + 120 * stands,
+                            1400,
+                            100,
+                            List.of()),
+                    SLOTS);
+            return free().orElseThrow();
+        });
+    }
+
+    private Optional<Long> free() {
         return rooms.byCode(ROOM)
                 .orElseThrow()
                 .slots()
                 .map(RoomPlan.Slot::id)
                 .filter(slot -> batteries.all().stream().noneMatch(b -> Objects.equals(b.slotId(), slot)))
-                .findFirst()
-                .orElseThrow();
+                .findFirst();
     }
 
     private void write(Battery battery, Instant full) {
