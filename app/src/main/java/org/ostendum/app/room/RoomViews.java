@@ -163,6 +163,12 @@ class RoomViews {
         if (standing.state().phase() == Phase.CHARGING && standing.severity() != Severity.STOP) {
             return words.text("phase.CHARGING");
         }
+        String promised = standing.state().promisedTo();
+        if (promised != null) {
+            return words.text("tile.promised", promised);
+        } else if (standing.state().inHand() != null) {
+            return words.text("tile.in-hand");
+        }
         if (!standing.things().isEmpty()) {
             NextThing first = standing.things().get(0);
             return words.text("tile." + first.step());

@@ -222,6 +222,7 @@ class ChangeTest extends JobsTest {
         long wash = begin(tom, fresh.code(), "wash", "looked", "yes");
         assertThat(tom.page("/machines/" + truck.code())).contains(fresh.code() + " is in hand: Wash the top");
         assertThat(tom.page("/batteries/" + fresh.code())).contains("in hand: Wash the top");
+        assertThat(tom.page("/rooms/" + OwnBatteries.ROOM)).contains("in hand");
         assertThat(tom.page("/batteries/" + fresh.code() + "/jobs/issue")).contains("is in hand");
         assertThat(tom.page("/batteries/" + fresh.code() + "/jobs/charge")).contains("is in hand");
         say(tom, wash, "stop", run(wash).procedure().stops().get(0).id(), "");
