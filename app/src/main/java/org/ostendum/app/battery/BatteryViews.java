@@ -24,7 +24,6 @@ import org.ostendum.core.electrolyte.TemperatureCorrection;
 import org.ostendum.core.judge.DatedGravities;
 import org.ostendum.core.judge.Forecast;
 import org.ostendum.core.judge.Gravities;
-import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.judge.Verdict;
 import org.ostendum.core.life.Cycles;
 import org.ostendum.core.life.Prices;
@@ -113,13 +112,8 @@ class BatteryViews {
             return state.phase();
         }
 
-        /** Cells held to be beyond anything but a repair. */
-        public long cellsToRepair() {
-            return state.verdict().findings().stream()
-                    .filter(f -> f.next() == NextStep.REPAIR_CELL)
-                    .flatMap(f -> f.cells().numbers().stream())
-                    .distinct()
-                    .count();
+        public int cellsToRepair() {
+            return state.cellsToRenew().size();
         }
 
         /** @return the sums; null where no cell is to be repaired or nobody has said what the model costs */
@@ -127,7 +121,7 @@ class BatteryViews {
             @Nullable Prices prices = battery.type().prices();
             return prices == null || cellsToRepair() == 0
                     ? null
-                    : RepairOrReplace.of(prices, cyclesDone(), (int) cellsToRepair());
+                    : RepairOrReplace.of(prices, cyclesDone(), cellsToRepair());
         }
 
         /** @return whether what its last round has of a cell can be put right on the drawing: not where blocks have moved since */

@@ -7,10 +7,8 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.state.BatteryStates;
-import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.life.BlockChoice;
 import org.ostendum.core.life.Prices;
-import org.ostendum.core.state.StandingFinding;
 import org.ostendum.core.wiring.Pack;
 import org.springframework.stereotype.Component;
 
@@ -38,10 +36,7 @@ class BadBlocks {
     BadBlock of(Battery battery, Pack pack) {
         int perBlock = pack.layout().cellsPerCase();
         TreeSet<Integer> bad = new TreeSet<>();
-        batteryStates.stateOf(battery).findings().stream()
-                .map(StandingFinding::finding)
-                .filter(finding -> finding.next() == NextStep.REPAIR_CELL)
-                .forEach(finding -> finding.cells().numbers().forEach(cell -> bad.add((cell - 1) / perBlock + 1)));
+        batteryStates.stateOf(battery).cellsToRenew().forEach(cell -> bad.add((cell - 1) / perBlock + 1));
         if (bad.isEmpty()) {
             return null;
         }

@@ -134,13 +134,16 @@ public final class NextThings {
     /** A stop-gap has a date; it is told all the while, and asked for when the date comes near. */
     private void bridged() {
         battery.bridged()
-                .forEach((cell, until) -> add(
+                .forEach((cell, until) -> put(new NextThing(
+                        code,
                         NextStep.REPAIR_CELL,
                         severity(until),
-                        Message.of(
-                                battery.isBridgedTooLong() ? "next.bridged.over" : "next.bridged",
-                                new Cells(List.of(cell)),
-                                until)));
+                        NextStep.REPAIR_CELL.job(),
+                        Message.of("next.bridged.do", code, new Cells(List.of(cell))),
+                        Message.of(battery.isBridgedTooLong() ? "next.bridged.over" : "next.bridged", until),
+                        until,
+                        0,
+                        StepTimes.of(NextStep.REPAIR_CELL, battery))));
     }
 
     private Severity severity(Instant until) {

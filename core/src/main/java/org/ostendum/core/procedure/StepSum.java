@@ -67,11 +67,7 @@ public enum StepSum {
     CELLS_TO_REPAIR {
         @Override
         public List<Message> of(Run run, BatteryState battery) {
-            List<Integer> cells = battery.findings().stream()
-                    .filter(finding -> finding.finding().next() == NextStep.REPAIR_CELL)
-                    .flatMap(finding -> finding.finding().cells().numbers().stream())
-                    .distinct()
-                    .toList();
+            List<Integer> cells = battery.cellsToRenew();
             return List.of(
                     cells.isEmpty()
                             ? Message.of("step-sum.repair.none")

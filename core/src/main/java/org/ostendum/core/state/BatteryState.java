@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.charge.Cooling;
@@ -16,6 +17,7 @@ import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.judge.BatteryCourse;
 import org.ostendum.core.judge.Finding;
 import org.ostendum.core.judge.Message;
+import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.judge.PastRound;
 import org.ostendum.core.judge.Verdict;
 import org.ostendum.core.measure.Answer;
@@ -146,6 +148,18 @@ public final class BatteryState {
     /** @return until when each bridged cell is to be renewed; none for a battery that has all its cells */
     public SortedMap<Integer, Instant> bridged() {
         return new TreeMap<>(facts.cells().bridged());
+    }
+
+    /** @return cells to be renewed: held to be beyond anything else, or bridged until then */
+    public List<Integer> cellsToRenew() {
+        Stream<Integer> failing = findings().stream()
+                .map(StandingFinding::finding)
+                .filter(finding -> finding.next() == NextStep.REPAIR_CELL)
+                .flatMap(finding -> finding.cells().numbers().stream());
+        return Stream.concat(failing, bridged().keySet().stream())
+                .distinct()
+                .sorted()
+                .toList();
     }
 
     /** @return cells that current flows through: those bridged give no volts */

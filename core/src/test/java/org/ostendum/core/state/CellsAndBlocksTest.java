@@ -64,6 +64,9 @@ class CellsAndBlocksTest {
         BatteryState state = told.state();
         assertThat(state.bridged()).containsExactly(java.util.Map.entry(4, IN_TEN_DAYS));
         assertThat(state.cellsAtWork()).isEqualTo(5);
+        assertThat(state.cellsToRenew())
+                .as("that it is bridged repairs nothing")
+                .containsExactly(4);
         assertThat(state.nominalVolts()).isEqualTo(10);
         assertThat(finds(state, 4)).as("what it reads says nothing any more").isFalse();
         assertThat(state.findings()).noneMatch(f -> f.finding().code() == FindingCode.BATTERY_UNEVEN);

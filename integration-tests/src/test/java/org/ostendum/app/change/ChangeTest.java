@@ -228,6 +228,12 @@ class ChangeTest extends JobsTest {
         say(tom, wash, "stop", run(wash).procedure().stops().get(0).id(), "");
         tom.send("/jobs/" + wash + "/finish", "key", UUID.randomUUID().toString());
         assertThat(tom.page("/batteries/" + fresh.code())).doesNotContain("in hand: Wash");
+        long cracked = defects.openOf(fresh.id(), null).get(0).id();
+        assertThat(tom.page("/jobs"))
+                .as("what no procedure puts right is put right in words")
+                .contains("/defects/" + cracked + "/right");
+        tom.send("/defects/" + cracked + "/right", "remark", "new case");
+        assertThat(defects.openOf(fresh.id(), null)).isEmpty();
     }
 
     @Test

@@ -92,7 +92,8 @@ class BridgedCellTest extends JobsTest {
         assertThat(batteryStates.stateOf(battery).bridged()).containsOnlyKeys(3);
         assertThat(batteryStates.stateOf(battery).cellsAtWork())
                 .isEqualTo(battery.type().model().cells() - 1);
-        assertThat(tom.page("/batteries/" + battery.code())).contains("Bridged until", "Cell bridged", "Cell 3, until");
+        assertThat(tom.page("/batteries/" + battery.code()))
+                .contains("It is bridged until", "Renew cell 3 of", "Cell bridged", "Cell 3, until");
     }
 
     /** Asked of one battery at one moment, every page says the same. */
