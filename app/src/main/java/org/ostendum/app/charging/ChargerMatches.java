@@ -93,6 +93,7 @@ public class ChargerMatches {
                     Rules rules = book.rulesFor(b.type().id());
                     BatteryState state = Objects.requireNonNull(states.get(b.id()));
                     return state.phase() == BatteryState.Phase.WORKED
+                            && state.inHand() == null
                             && ofPlates(charger, b, state, rules).isEmpty();
                 })
                 .toList();
