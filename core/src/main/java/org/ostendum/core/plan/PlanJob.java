@@ -1,0 +1,41 @@
+package org.ostendum.core.plan;
+
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.judge.Message;
+
+/**
+ * One job of a plan.
+ *
+ * @param id the same for the same job in every plan of the same room: what, battery, and when it was first possible
+ * @param machine of a use or a change
+ * @param shift of a use or a change: the one it is for
+ * @param charger of a charge
+ * @param person at it; null for what runs by itself
+ * @param pinned whether a person has said that it stays
+ * @param reason why it is so; null where nobody has to be told
+ */
+public record PlanJob(
+        String id,
+        Task what,
+        String battery,
+        @Nullable String machine,
+        @Nullable String shift,
+        @Nullable String charger,
+        @Nullable String person,
+        Instant start,
+        Instant end,
+        boolean pinned,
+        @Nullable Message reason) {
+    public Span span() {
+        return new Span(start, end);
+    }
+
+    public PlanJob withPinned(boolean stays) {
+        return new PlanJob(id, what, battery, machine, shift, charger, person, start, end, stays, reason);
+    }
+
+    public PlanJob withReason(Message why) {
+        return new PlanJob(id, what, battery, machine, shift, charger, person, start, end, pinned, why);
+    }
+}

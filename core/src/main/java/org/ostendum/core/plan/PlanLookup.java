@@ -1,0 +1,95 @@
+package org.ostendum.core.plan;
+
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Objects;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.plan.PlanProblem.Machine;
+import org.ostendum.core.plan.PlanProblem.Pairing;
+import org.ostendum.core.plan.PlanProblem.PlanCharger;
+import org.ostendum.core.plan.PlanProblem.PoolBattery;
+import org.ostendum.core.plan.PlanProblem.Shift;
+import org.ostendum.core.plan.PlanProblem.Worker;
+
+/** What a problem names, found by its code. */
+public final class PlanLookup {
+    private final Map<String, Machine> machines;
+    private final Map<String, PoolBattery> batteries;
+    private final Map<String, PlanCharger> chargers;
+    private final Map<String, Worker> people;
+    private final Map<String, Map<String, Pairing>> pairings = new HashMap<>();
+    private final Map<String, Machine> fixedWith = new HashMap<>();
+
+    public PlanLookup(PlanProblem problem) {
+        machines = byCode(problem.machines(), Machine::code);
+        batteries = byCode(problem.batteries(), PoolBattery::code);
+        chargers = byCode(problem.chargers(), PlanCharger::code);
+        people = byCode(problem.people(), Worker::code);
+        problem.charging().forEach(pair -> pairings.computeIfAbsent(pair.battery(), code -> new LinkedHashMap<>())
+                .put(pair.charger(), pair));
+        problem.machines().stream()
+                .filter(machine -> machine.fixed() && machine.battery() != null)
+                .forEach(machine -> fixedWith.put(machine.battery(), machine));
+    }
+
+    private static <T> Map<String, T> byCode(Iterable<T> all, Function<T, String> code) {
+        Map<String, T> map = new LinkedHashMap<>();
+        all.forEach(one -> map.put(code.apply(one), one));
+        return map;
+    }
+
+    public @Nullable Machine machine(@Nullable String code) {
+        return code == null ? null : machines.get(code);
+    }
+
+    public @Nullable PoolBattery battery(@Nullable String code) {
+        return code == null ? null : batteries.get(code);
+    }
+
+    public @Nullable PlanCharger charger(@Nullable String code) {
+        return code == null ? null : chargers.get(code);
+    }
+
+    public @Nullable Worker worker(@Nullable String code) {
+        return code == null ? null : people.get(code);
+    }
+
+    /** @return null for a pair that does not go together */
+    public @Nullable Pairing pairing(String battery, @Nullable String charger) {
+        return charger == null ? null : pairings.getOrDefault(battery, Map.of()).get(charger);
+    }
+
+    /** @return the chargers that go with a battery, in the order of the problem */
+    public Map<String, Pairing> chargersFor(String battery) {
+        return pairings.getOrDefault(battery, Map.of());
+    }
+
+    /** @return whether it stays in its machine, charges there and need not cool before it works */
+    public boolean isFixed(String battery) {
+        return fixedWith.containsKey(battery);
+    }
+
+    public @Nullable Shift shift(@Nullable String machine, @Nullable String id) {
+        Machine found = machine(machine);
+        return found == null || id == null
+                ? null
+                : found.shifts().stream()
+                        .filter(shift -> shift.id().equals(id))
+                        .findFirst()
+                        .orElse(null);
+    }
+
+    /** @return the battery each machine has at the beginning */
+    public Map<String, String> inMachines() {
+        return machines.values().stream()
+                .filter(machine -> machine.battery() != null)
+                .collect(Collectors.toMap(
+                        Machine::code,
+                        machine -> Objects.requireNonNull(machine.battery()),
+                        (a, b) -> a,
+                        LinkedHashMap::new));
+    }
+}

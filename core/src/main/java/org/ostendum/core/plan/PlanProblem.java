@@ -1,0 +1,180 @@
+package org.ostendum.core.plan;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A room to be planned: its machines with what they need, batteries, chargers, people and limits. It carries everything the plan
+ * depends on, so that a program may plan a room of its own.
+ *
+ * @param from nothing new begins before
+ * @param until nothing new begins at or after; what has begun may go on
+ * @param seconds to search for, 0 for the rule of thumb alone
+ * @param seed of the search: the same seed and the same number of steps give the same plan
+ * @param earlier plan in force, to be disturbed little; null for none
+ * @param pinned jobs that stay as they are; those begun before {@code from} are facts
+ * @param weights by name of the term; one not named has its usual weight
+ */
+public record PlanProblem(
+        Instant from,
+        Instant until,
+        int seconds,
+        long seed,
+        @Nullable Plan earlier,
+        List<PlanJob> pinned,
+        List<Machine> machines,
+        List<PoolBattery> batteries,
+        List<PlanCharger> chargers,
+        List<Pairing> charging,
+        List<Worker> people,
+        Room room,
+        List<Price> tariff,
+        Times rules,
+        Map<Term, Double> weights) {
+    public PlanProblem {
+        pinned = List.copyOf(pinned);
+        machines = List.copyOf(machines);
+        batteries = List.copyOf(batteries);
+        chargers = List.copyOf(chargers);
+        charging = List.copyOf(charging);
+        people = List.copyOf(people);
+        tariff = List.copyOf(tariff);
+        weights = Map.copyOf(weights);
+    }
+
+    /**
+     * A machine and what it needs.
+     *
+     * @param weightFromKg least a battery has to weigh, being the counterweight
+     * @param battery code of the one now in it; null for none
+     * @param fixed whether its battery is never changed and charges in place
+     */
+    public record Machine(
+            String code,
+            int volts,
+            String connector,
+            double weightFromKg,
+            double weightToKg,
+            @Nullable String battery,
+            boolean fixed,
+            List<Shift> shifts) {
+        public Machine {
+            shifts = List.copyOf(shifts);
+        }
+    }
+
+    /**
+     * A stretch of work.
+     *
+     * @param id unlike any other of its machine
+     * @param ah taken out in all of it, 0 and up
+     */
+    public record Shift(String id, Instant start, Instant end, double ah) {
+        public Span span() {
+            return new Span(start, end);
+        }
+    }
+
+    /**
+     * A battery.
+     *
+     * @param missingAh to be put back now, 0 for full
+     * @param coolUntil when it may work again; null for now
+     * @param held whether it may not work
+     * @param leastSoc part of its charge that stays in it, 0 to 1
+     * @param cycles so far
+     * @param place where it stands
+     */
+    public record PoolBattery(
+            String code,
+            int volts,
+            String connector,
+            double weightKg,
+            double capacityAh,
+            double missingAh,
+            @Nullable Instant coolUntil,
+            boolean held,
+            double leastSoc,
+            int cycles,
+            String place,
+            List<Due> due) {
+        public PoolBattery {
+            due = List.copyOf(due);
+        }
+
+        /** @return Ah that may be taken out of it, full */
+        public double usableAh() {
+            return capacityAh * (1 - leastSoc);
+        }
+
+        /** @return whether it goes into that machine by plate and plug; a fixed machine takes its own alone */
+        public boolean fits(Machine machine) {
+            if (machine.fixed()) {
+                return code.equals(machine.battery());
+            }
+            return volts == machine.volts()
+                    && connector.equalsIgnoreCase(machine.connector())
+                    && weightKg >= machine.weightFromKg()
+                    && weightKg <= machine.weightToKg();
+        }
+    }
+
+    /**
+     * Care that falls due.
+     *
+     * @param minutes of a person
+     * @param takes minutes on the charger, for an equalising charge
+     */
+    public record Due(Task what, Instant from, Instant until, int minutes, int takes) {}
+
+    /**
+     * A charger.
+     *
+     * @param kw it draws while it charges
+     * @param litresPerHour of hydrogen while it finishes
+     * @param away when it cannot be used
+     */
+    public record PlanCharger(
+            String code, int volts, String connector, String place, double kw, double litresPerHour, List<Span> away) {
+        public PlanCharger {
+            away = List.copyOf(away);
+        }
+    }
+
+    /** A battery on a charger; a pair that is not listed does not go together. A charge lasts {@code finishMinutes + minutesPerAh × missing Ah}. */
+    public record Pairing(String battery, String charger, double minutesPerAh, double finishMinutes) {
+        /** @return whole seconds of the charge that puts so much back */
+        public long seconds(double missingAh) {
+            return Math.round(60 * (finishMinutes + minutesPerAh * missingAh));
+        }
+    }
+
+    /** Somebody who works in the room. */
+    public record Worker(String code, Set<Task> may, List<Span> shifts) {
+        public Worker {
+            may = Set.copyOf(may);
+            shifts = List.copyOf(shifts);
+        }
+    }
+
+    /**
+     * What the room bears.
+     *
+     * @param kwMost of all chargers together; null for no limit
+     * @param litresPerHourMost of hydrogen; null for no limit
+     */
+    public record Room(@Nullable Double kwMost, @Nullable Double litresPerHourMost) {
+        public static final Room UNLIMITED = new Room(null, null);
+    }
+
+    /** What a kWh costs meanwhile. */
+    public record Price(Instant start, Instant end, double perKwh) {}
+
+    /** Minutes that things take; {@code plugMinutes} are reckoned as work of people and put nowhere in the plan. */
+    public record Times(int coolMinutes, int changeMinutes, int plugMinutes) {
+        public static final Times USUAL = new Times(480, 15, 3);
+    }
+}

@@ -1,0 +1,46 @@
+package org.ostendum.core.plan;
+
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** What makes one plan worse than another, and how much it weighs where nobody has said otherwise. The weights are rules of thumb. */
+public enum Term {
+    /** Shifts without a battery. */
+    UNMET(1000),
+    /** Days that care is late, or left undone at the end. */
+    OVERDUE(20),
+    /** Batteries left uncharged at the end. */
+    UNCHARGED(60),
+    /** Money for energy. */
+    ENERGY(1),
+    /** Most kW at any moment. */
+    PEAK(0.5),
+    /** How unevenly the batteries of a pool work: squares of cycles above the least. */
+    ROTATION(0.2),
+    /** Hours by which a battery that goes to work has rested less than a day. */
+    REST(0.1),
+    /** Changes of batteries. */
+    CHANGES(1),
+    /** Jobs that are not as they were in the plan before. */
+    MOVED(5);
+
+    private final double usual;
+
+    Term(double usual) {
+        this.usual = usual;
+    }
+
+    public double usualWeight() {
+        return usual;
+    }
+
+    /** As programs write it. */
+    public String word() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+
+    public static Optional<Term> find(String word) {
+        return Stream.of(values()).filter(term -> term.word().equals(word)).findFirst();
+    }
+}

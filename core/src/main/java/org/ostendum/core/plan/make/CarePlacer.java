@@ -1,0 +1,174 @@
+package org.ostendum.core.plan.make;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.ostendum.core.judge.Message;
+import org.ostendum.core.plan.Plan.Unmet;
+import org.ostendum.core.plan.PlanJob;
+import org.ostendum.core.plan.PlanProblem.Due;
+import org.ostendum.core.plan.PlanProblem.Pairing;
+import org.ostendum.core.plan.PlanProblem.PoolBattery;
+import org.ostendum.core.plan.Task;
+
+/** Puts care where a battery stands: equalising behind a charge, water and readings while it is full, the rest between its jobs. */
+final class CarePlacer {
+    private final Draft draft;
+    private final Resources resources;
+
+    CarePlacer(Draft draft) {
+        this.draft = draft;
+        this.resources = draft.resources;
+    }
+
+    private record Wanted(PoolBattery battery, Due due) {}
+
+    /** A stretch in which a battery stands with nothing to do. */
+    private record Idle(long start, long end, boolean full) {}
+
+    /** What is due first comes first; equalising before all, for readings and water come after it. */
+    void place() {
+        List<Wanted> wanted = new ArrayList<>();
+        draft.problem.batteries().forEach(battery -> battery.due()
+                .forEach(due -> wanted.add(new Wanted(battery, due))));
+        wanted.sort(Comparator.comparing((Wanted w) -> w.due().what() != Task.EQUALISE)
+                .thenComparing(w -> w.due().until())
+                .thenComparing(w -> w.battery().code())
+                .thenComparing(w -> w.due().what()));
+        wanted.stream().filter(w -> !isPinned(w)).forEach(this::place);
+    }
+
+    private boolean isPinned(Wanted w) {
+        return draft.problem.pinned().stream()
+                .anyMatch(job -> job.what() == w.due().what()
+                        && job.battery().equals(w.battery().code()));
+    }
+
+    private void place(Wanted w) {
+        boolean placed = w.due().what() == Task.EQUALISE ? equalise(w) : byHand(w);
+        if (!placed && w.due().until().isBefore(draft.problem.until())) {
+            draft.unmet(new Unmet(
+                    null, null, w.battery().code(), w.due().what(), w.due().until(), Message.of("plan.unmet.care")));
+        }
+    }
+
+    private List<PlanJob> jobsOf(PoolBattery battery) {
+        return draft.jobs().stream()
+                .filter(job -> job.battery().equals(battery.code()))
+                .sorted(Comparator.comparing(PlanJob::start))
+                .toList();
+    }
+
+    private boolean byHand(Wanted w) {
+        long lasts = 60L * w.due().minutes();
+        long notBefore = resources.seconds(w.due().from());
+        for (Idle idle : idle(w.battery())) {
+            if (w.due().what().wantsFull() && !idle.full()) {
+                continue;
+            }
+            Optional<Resources.Hand> hand = resources.first(
+                    w.due().what(),
+                    Math.max(idle.start(), notBefore),
+                    idle.end(),
+                    lasts,
+                    resources.battery(w.battery().code()));
+            if (hand.isPresent()) {
+                draft.care(
+                        w.due().what(),
+                        w.battery().code(),
+                        hand.get(),
+                        Message.of("plan.why.care", w.due().until()));
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** Between its jobs, the rest after a charge left out: it is busy with cooling. */
+    private List<Idle> idle(PoolBattery battery) {
+        List<Idle> idle = new ArrayList<>();
+        long at = battery.coolUntil() == null ? 0 : Math.max(0, resources.seconds(battery.coolUntil()));
+        boolean full = battery.missingAh() == 0;
+        for (PlanJob job : jobsOf(battery)) {
+            long start = resources.seconds(job.start());
+            if (start > at) {
+                idle.add(new Idle(at, start, full));
+            }
+            at = Math.max(at, resources.seconds(job.end()));
+            full = job.what() == Task.USE ? false : full || job.what() == Task.CHARGE;
+        }
+        idle.add(new Idle(at, Math.max(at, resources.until()), full));
+        return idle;
+    }
+
+    /** Behind a charge that is there, else behind one of its own. */
+    private boolean equalise(Wanted w) {
+        for (PlanJob charge : jobsOf(w.battery())) {
+            if (charge.what() == Task.CHARGE
+                    && charge.charger() != null
+                    && !charge.end().isBefore(w.due().from())
+                    && !charge.end().isBefore(draft.problem.from())
+                    && charge.end().isBefore(draft.problem.until())
+                    && behind(w, charge, charge.charger())) {
+                return true;
+            }
+        }
+        return ofItsOwn(w);
+    }
+
+    private boolean behind(Wanted w, PlanJob charge, String charger) {
+        String battery = w.battery().code();
+        long start = resources.seconds(charge.end());
+        long end = start + 60L * w.due().takes();
+        long coolEnd = end + draft.coolSeconds(battery);
+        long rested = start + draft.coolSeconds(battery);
+        boolean room = resources.battery(battery).nextBusy(Math.max(rested, start + 1)) >= coolEnd;
+        if (!room || isPinnedRest(battery, charge.end()) || !resources.goesOn(charger, start, end)) {
+            return false;
+        }
+        draft.takeBackRest(battery, start);
+        draft.equalise(
+                battery,
+                charger,
+                start,
+                end,
+                Message.of("plan.why.care", w.due().until()));
+        draft.cool(battery, end);
+        return true;
+    }
+
+    private boolean isPinnedRest(String battery, Instant start) {
+        return draft.problem.pinned().stream()
+                .anyMatch(job -> job.battery().equals(battery) && job.start().equals(start));
+    }
+
+    private boolean ofItsOwn(Wanted w) {
+        String battery = w.battery().code();
+        for (Idle idle : idle(w.battery())) {
+            long from = Math.max(idle.start(), resources.seconds(w.due().from()));
+            for (Pairing pair : draft.lookup.chargersFor(battery).values()) {
+                Optional<Resources.Place> place =
+                        idle.full() ? resources.charge(battery, pair, 0, from) : Optional.empty();
+                if (place.isEmpty()) {
+                    continue;
+                }
+                long end = place.get().end() + 60L * w.due().takes();
+                boolean room = end + draft.coolSeconds(battery) <= idle.end() || idle.end() >= resources.until();
+                if (room && resources.goesOn(pair.charger(), place.get().end(), end)) {
+                    draft.charge(battery, place.get(), Message.of("plan.why.charge.to-equalise"));
+                    draft.equalise(
+                            battery,
+                            pair.charger(),
+                            place.get().end(),
+                            end,
+                            Message.of("plan.why.care", w.due().until()));
+                    draft.cool(battery, end);
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+}

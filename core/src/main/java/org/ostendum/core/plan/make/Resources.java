@@ -1,0 +1,179 @@
+package org.ostendum.core.plan.make;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.plan.PlanLookup;
+import org.ostendum.core.plan.PlanProblem;
+import org.ostendum.core.plan.PlanProblem.Pairing;
+import org.ostendum.core.plan.PlanProblem.PlanCharger;
+import org.ostendum.core.plan.PlanProblem.Worker;
+import org.ostendum.core.plan.Span;
+import org.ostendum.core.plan.Task;
+
+/** Batteries, chargers, people, power and air of a room as far as a plan has taken them. Times are seconds from its beginning. */
+final class Resources {
+    private static final int STEP = 300;
+    private static final int TRIES = 4000;
+
+    private final PlanProblem problem;
+    private final PlanLookup lookup;
+    private final long until;
+    private final Map<String, Calendar> batteries = new LinkedHashMap<>();
+    private final Map<String, Calendar> chargers = new LinkedHashMap<>();
+    private final Map<String, Calendar> people = new LinkedHashMap<>();
+    private final LoadCurve power;
+    private final LoadCurve gas;
+
+    Resources(PlanProblem problem, PlanLookup lookup) {
+        this.problem = problem;
+        this.lookup = lookup;
+        this.until = seconds(problem.until());
+        int minutes = (int) (until / 60) + 1;
+        power = new LoadCurve(problem.room().kwMost(), minutes);
+        gas = new LoadCurve(problem.room().litresPerHourMost(), minutes);
+        problem.batteries().forEach(battery -> batteries.put(battery.code(), new Calendar()));
+        problem.people().forEach(worker -> people.put(worker.code(), new Calendar()));
+        for (PlanCharger charger : problem.chargers()) {
+            Calendar calendar = new Calendar();
+            charger.away().forEach(away -> calendar.take(seconds(away.start()), seconds(away.end())));
+            chargers.put(charger.code(), calendar);
+        }
+    }
+
+    /** A charge that could be: its charger and its seconds. */
+    record Place(Pairing pair, long start, long end) {}
+
+    /** A person who could be at something, and when. */
+    record Hand(String person, long start, long end) {}
+
+    long seconds(Instant at) {
+        return Duration.between(problem.from(), at).toSeconds();
+    }
+
+    Instant instant(long seconds) {
+        return problem.from().plusSeconds(seconds);
+    }
+
+    long until() {
+        return until;
+    }
+
+    Calendar battery(String code) {
+        return Objects.requireNonNull(batteries.get(code));
+    }
+
+    Calendar charger(String code) {
+        return Objects.requireNonNull(chargers.get(code));
+    }
+
+    void takePerson(@Nullable String code, long start, long end) {
+        Calendar calendar = code == null ? null : people.get(code);
+        if (calendar != null) {
+            calendar.take(start, end);
+        }
+    }
+
+    /** Takes a charger with its power; gas from when the charge finishes. */
+    void takeCharger(String code, long start, long gasFrom, long end) {
+        PlanCharger charger = Objects.requireNonNull(lookup.charger(code));
+        charger(code).take(start, end);
+        power.add(start, end, charger.kw());
+        gas.add(gasFrom, end, charger.litresPerHour());
+    }
+
+    /** @return the first whole minute from which the charge may run through; empty for none before the plan ends */
+    Optional<Place> charge(String battery, Pairing pair, double missing, long from) {
+        PlanCharger charger = Objects.requireNonNull(lookup.charger(pair.charger()));
+        long lasts = pair.seconds(missing);
+        long finish = Math.min(lasts, Math.round(60 * pair.finishMinutes()));
+        long start = wholeMinute(Math.max(0, from));
+        for (int tries = 0; start < until && tries < TRIES; tries++) {
+            long end = start + lasts;
+            Long taken = charger(pair.charger()).inTheWay(start, end);
+            Long busy = taken == null ? battery(battery).inTheWay(start, end) : taken;
+            if (busy != null) {
+                start = wholeMinute(busy);
+                continue;
+            }
+            long dark = power.fullUntil(start, end, charger.kw());
+            if (dark >= 0) {
+                start = later(start, dark);
+                continue;
+            }
+            long gassy = gas.fullUntil(end - finish, end, charger.litresPerHour());
+            if (gassy < 0) {
+                return Optional.of(new Place(pair, start, end));
+            }
+            start = later(start, gassy == Long.MAX_VALUE ? gassy : gassy - (lasts - finish));
+        }
+        return Optional.empty();
+    }
+
+    private static long later(long start, long wanted) {
+        return wanted == Long.MAX_VALUE ? wanted : Math.max(start + 60, wholeMinute(wanted));
+    }
+
+    private static long wholeMinute(long seconds) {
+        return seconds % 60 == 0 ? seconds : seconds + 60 - seconds % 60;
+    }
+
+    /** @return whether the charger could go on so long after a charge */
+    boolean goesOn(String code, long start, long end) {
+        PlanCharger charger = Objects.requireNonNull(lookup.charger(code));
+        return charger(code).isFree(start, end)
+                && power.fullUntil(start, end, charger.kw()) < 0
+                && gas.fullUntil(start, end, charger.litresPerHour()) < 0;
+    }
+
+    /** @return who could do it latest between two moments: a battery that rests longest before it is moved has rested best */
+    Optional<Hand> latest(Task task, long earliest, long latestEnd, long lasts, Calendar battery) {
+        for (long end = latestEnd; end - lasts >= earliest; end -= STEP) {
+            long start = end - lasts;
+            if (battery.isFree(start, end)) {
+                Optional<Hand> hand = hand(task, start, end);
+                if (hand.isPresent()) {
+                    return hand;
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** @return who could do it first between two moments */
+    Optional<Hand> first(Task task, long earliest, long latestEnd, long lasts, Calendar battery) {
+        long start = wholeMinute(Math.max(0, earliest));
+        while (start + lasts <= latestEnd && start < until) {
+            Long busy = battery.inTheWay(start, start + lasts);
+            if (busy != null) {
+                start = wholeMinute(busy);
+                continue;
+            }
+            Optional<Hand> hand = hand(task, start, start + lasts);
+            if (hand.isPresent()) {
+                return hand;
+            }
+            start += STEP;
+        }
+        return Optional.empty();
+    }
+
+    private Optional<Hand> hand(Task task, long start, long end) {
+        if (start < 0) {
+            return Optional.empty();
+        }
+        Span span = new Span(instant(start), instant(end));
+        for (Worker worker : problem.people()) {
+            if (worker.may().contains(task)
+                    && worker.shifts().stream().anyMatch(shift -> shift.holds(span))
+                    && Objects.requireNonNull(people.get(worker.code())).isFree(start, end)) {
+                return Optional.of(new Hand(worker.code(), start, end));
+            }
+        }
+        return Optional.empty();
+    }
+}

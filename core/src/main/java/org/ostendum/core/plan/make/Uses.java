@@ -1,0 +1,193 @@
+package org.ostendum.core.plan.make;
+
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.judge.Message;
+import org.ostendum.core.plan.Plan.Unmet;
+import org.ostendum.core.plan.PlanJob;
+import org.ostendum.core.plan.PlanProblem.Machine;
+import org.ostendum.core.plan.PlanProblem.PoolBattery;
+import org.ostendum.core.plan.PlanProblem.Shift;
+import org.ostendum.core.plan.Task;
+
+/** Which battery works in which machine, and where each is on its round of work, charge and rest. */
+final class Uses {
+    private static final long DAY = 86_400;
+
+    private final Draft draft;
+    private final Resources resources;
+    private final Map<String, String> inMachine;
+    private final Map<String, Long> machineFree = new HashMap<>();
+    private final Map<String, Standing> standings = new HashMap<>();
+
+    Uses(Draft draft) {
+        this.draft = draft;
+        this.resources = draft.resources;
+        this.inMachine = draft.lookup.inMachines();
+    }
+
+    /** Where a battery is: what is missing in it, since when it is ready, until when it was last used. */
+    private static final class Standing {
+        private double missing;
+        private @Nullable Long ready;
+        private long usedUntil = Long.MIN_VALUE;
+        private int uses;
+    }
+
+    void begin(PoolBattery battery) {
+        Standing standing = new Standing();
+        standing.missing = battery.missingAh();
+        standing.ready = ready(battery);
+        standings.put(battery.code(), standing);
+    }
+
+    private @Nullable Long ready(PoolBattery battery) {
+        if (battery.missingAh() > 0 || battery.held()) {
+            return null;
+        }
+        // One that stands full has rested long enough.
+        return battery.coolUntil() == null ? -DAY : resources.seconds(battery.coolUntil());
+    }
+
+    private Standing of(String battery) {
+        return Objects.requireNonNull(standings.get(battery));
+    }
+
+    double missing(String battery) {
+        return of(battery).missing;
+    }
+
+    long usedUntil(String battery) {
+        return of(battery).usedUntil;
+    }
+
+    void ready(String battery, long at) {
+        Standing standing = of(battery);
+        standing.missing = 0;
+        standing.ready = at;
+    }
+
+    String pinned(Machine machine, Shift shift, PlanJob use) {
+        inMachine.values().remove(use.battery());
+        worked(machine, shift, use.battery());
+        return use.battery();
+    }
+
+    /** @return the battery that works the shift; empty where none can, which is told with its reason */
+    Optional<String> work(Machine machine, Shift shift, @Nullable String decided) {
+        List<PoolBattery> fit = draft.problem.batteries().stream()
+                .filter(battery -> battery.fits(machine) && !battery.held())
+                .filter(battery -> shift.ah() <= battery.usableAh())
+                .toList();
+        long start = resources.seconds(shift.start());
+        Stream<PoolBattery> inTurn = fit.stream()
+                .filter(battery -> isReady(battery, shift))
+                .sorted(turn(decided, inMachine.get(machine.code())));
+        for (PoolBattery battery : inTurn.toList()) {
+            if (battery.code().equals(inMachine.get(machine.code())) || change(machine, shift, battery.code(), start)) {
+                draft.use(battery.code(), machine.code(), shift, why(battery.code(), decided, start));
+                worked(machine, shift, battery.code());
+                return Optional.of(battery.code());
+            }
+        }
+        draft.unmet(new Unmet(machine.code(), shift.id(), null, null, shift.start(), lack(machine, shift, fit)));
+        return Optional.empty();
+    }
+
+    private boolean isReady(PoolBattery battery, Shift shift) {
+        Long ready = of(battery.code()).ready;
+        long start = resources.seconds(shift.start());
+        return ready != null
+                && ready <= start
+                && resources.battery(battery.code()).isFree(start, resources.seconds(shift.end()));
+    }
+
+    /** The decided one, then the longest rested, then the one that is in the machine, then the one that has worked least. */
+    private Comparator<PoolBattery> turn(@Nullable String decided, @Nullable String now) {
+        return Comparator.comparing((PoolBattery battery) -> !battery.code().equals(decided))
+                .thenComparing(battery -> Objects.requireNonNull(of(battery.code()).ready))
+                .thenComparing(battery -> !battery.code().equals(now))
+                .thenComparing(battery -> battery.cycles() + of(battery.code()).uses)
+                .thenComparing(PoolBattery::code);
+    }
+
+    private boolean change(Machine machine, Shift shift, String battery, long start) {
+        if (machine.fixed()) {
+            return false;
+        }
+        Optional<PlanJob> pinned = draft.problem.pinned().stream()
+                .filter(job -> job.what() == Task.CHANGE
+                        && job.battery().equals(battery)
+                        && machine.code().equals(job.machine())
+                        && shift.id().equals(job.shift()))
+                .findFirst();
+        if (pinned.isPresent()) {
+            return true;
+        }
+        long lasts = 60L * draft.problem.rules().changeMinutes();
+        long free = machineFree.getOrDefault(machine.code(), 0L);
+        // Where one shift follows upon the other the change is made at the hand-over.
+        long handOver = Math.min(free, start - lasts);
+        long earliest = Math.max(Math.max(0, Objects.requireNonNull(of(battery).ready)), handOver);
+        return resources
+                .latest(Task.CHANGE, earliest, start, lasts, resources.battery(battery))
+                .map(hand -> {
+                    String old = inMachine.get(machine.code());
+                    draft.change(
+                            battery,
+                            machine.code(),
+                            shift.id(),
+                            hand,
+                            old == null ? null : Message.of("plan.why.change", old));
+                    return true;
+                })
+                .orElse(false);
+    }
+
+    private @Nullable Message why(String battery, @Nullable String decided, long start) {
+        long rested = start - Objects.requireNonNull(of(battery).ready);
+        return decided != null && !decided.equals(battery)
+                ? Message.of("plan.why.use.instead", decided)
+                : Message.of("plan.why.use", (int) Math.max(0, rested / 3600));
+    }
+
+    private void worked(Machine machine, Shift shift, String battery) {
+        inMachine.values().remove(battery);
+        inMachine.put(machine.code(), battery);
+        long end = resources.seconds(shift.end());
+        machineFree.put(machine.code(), end);
+        Standing standing = of(battery);
+        standing.missing += shift.ah();
+        standing.ready = null;
+        standing.usedUntil = end;
+        standing.uses++;
+    }
+
+    /** The nearest thing to a battery, in words: what would help is what is missing. */
+    private Message lack(Machine machine, Shift shift, List<PoolBattery> fit) {
+        if (fit.isEmpty()) {
+            boolean weak =
+                    draft.problem.batteries().stream().anyMatch(battery -> battery.fits(machine) && !battery.held());
+            return weak
+                    ? Message.of("plan.unmet.too-small", (int) Math.ceil(shift.ah()))
+                    : Message.of("plan.unmet.none-fits", machine.volts());
+        }
+        long start = resources.seconds(shift.start());
+        Optional<PoolBattery> next = fit.stream()
+                .filter(battery -> of(battery.code()).ready != null)
+                .min(Comparator.comparing(battery -> Objects.requireNonNull(of(battery.code()).ready)));
+        if (next.isEmpty()) {
+            return Message.of("plan.unmet.none-charged", fit.size());
+        }
+        long ready = Objects.requireNonNull(of(next.get().code()).ready);
+        return ready > start
+                ? Message.of("plan.unmet.late", next.get().code(), resources.instant(ready))
+                : Message.of("plan.unmet.nobody", next.get().code());
+    }
+}

@@ -1,0 +1,196 @@
+package org.ostendum.core.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.ostendum.core.plan.SmallRoom.at;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.ostendum.core.plan.PlanProblem.Due;
+import org.ostendum.core.plan.PlanProblem.Machine;
+import org.ostendum.core.plan.PlanProblem.Room;
+import org.ostendum.core.plan.PlanProblem.Shift;
+import org.ostendum.core.plan.PlanProblem.Worker;
+import org.ostendum.core.plan.make.BrokenPlan;
+import org.ostendum.core.plan.make.Decisions;
+import org.ostendum.core.plan.make.PlanMaker;
+
+class PlanMakerTest {
+    private final SmallRoom room = new SmallRoom();
+
+    private Plan plan() {
+        return PlanMaker.byRuleOfThumb(room.problem());
+    }
+
+    private static PlanJob job(Plan plan, Task what, String battery) {
+        return plan.jobs(what)
+                .filter(j -> j.battery().equals(battery))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void theRuleOfThumbPlugsInAtOnceAndTheLongestRestedWorks() {
+        Plan plan = plan();
+        PlanJob charge = job(plan, Task.CHARGE, "B1");
+        assertThat(charge.start()).isEqualTo(at(0, 14));
+        assertThat(charge.span().length()).isEqualTo(Duration.ofMinutes(120 + 300));
+        assertThat(job(plan, Task.COOL, "B1").start()).isEqualTo(charge.end());
+        assertThat(plan.jobs(Task.USE).filter(j -> "tue".equals(j.shift())))
+                .extracting(PlanJob::battery)
+                .as("B1 and B2 have worked on Monday")
+                .containsExactlyInAnyOrder("B3", "B4");
+        assertThat(plan.shiftsUnmet()).isZero();
+        assertThat(plan.valid()).isTrue();
+    }
+
+    @Test
+    void whatIsDecidedIsDone() {
+        Instant night = at(0, 22);
+        Decisions decided = new Decisions(
+                Map.of(Decisions.shift("F1", "tue"), "B4"),
+                Map.of(Decisions.shift("F1", "mon"), new Decisions.Charge("K2", night)));
+        Plan plan = PlanMaker.make(room.problem(), decided);
+        assertThat(plan.jobs(Task.USE).filter(j -> "F1".equals(j.machine()) && "tue".equals(j.shift())))
+                .extracting(PlanJob::battery)
+                .containsExactly("B4");
+        String first = plan.jobs(Task.USE)
+                .filter(j -> "F1".equals(j.machine()))
+                .findFirst()
+                .orElseThrow()
+                .battery();
+        assertThat(job(plan, Task.CHARGE, first)).satisfies(charge -> {
+            assertThat(charge.start()).isEqualTo(night);
+            assertThat(charge.charger()).isEqualTo("K2");
+        });
+    }
+
+    @Test
+    void aChargeWaitsNoLongerThanADay() {
+        Decisions decided =
+                new Decisions(Map.of(), Map.of(Decisions.shift("C1", "mon"), new Decisions.Charge("KG", at(9, 0))));
+        assertThat(job(PlanMaker.make(room.problem(), decided), Task.CHARGE, "G1")
+                        .start())
+                .isEqualTo(at(1, 12));
+    }
+
+    @Test
+    void powerForOneChargerPutsThemOneAfterTheOther() {
+        room.room = new Room(10.0, null);
+        Plan plan = plan();
+        assertThat(new PlanLoads(new PlanLookup(room.problem()), plan.jobs()).mostKilowatts())
+                .isEqualTo(10);
+        assertThat(plan.valid()).isTrue();
+    }
+
+    @Test
+    void aFixedBatteryChargesInPlaceWithoutRestOrChange() {
+        Plan plan = plan();
+        assertThat(plan.jobs().stream().filter(j -> j.battery().equals("G1")))
+                .extracting(PlanJob::what)
+                .containsExactly(Task.USE, Task.CHARGE);
+    }
+
+    @Test
+    void whatCannotBeIsToldWithWhatIsMissing() {
+        room.with(new Machine(
+                "F1", 48, "blue", 800, 1200, "B1", false, List.of(new Shift("big", at(0, 6), at(0, 14), 500))));
+        room.with(new Machine(
+                "F2", 80, "red", 800, 1200, null, false, List.of(new Shift("red", at(0, 6), at(0, 14), 100))));
+        assertThat(plan().unmet())
+                .extracting(un -> un.why().key())
+                .containsExactlyInAnyOrder("plan.unmet.too-small", "plan.unmet.none-fits");
+    }
+
+    @Test
+    void withNobodyThereNothingIsChanged() {
+        room.people.clear();
+        room.with(SmallRoom.truck("F1", null, 6, 14));
+        assertThat(plan().unmet()).anySatisfy(un -> {
+            assertThat(un.machine()).isEqualTo("F1");
+            assertThat(un.why().key()).isEqualTo("plan.unmet.nobody");
+        });
+    }
+
+    @Test
+    void equalisingFollowsItsChargeAndWaterComesWhileItIsFull() {
+        room.with(SmallRoom.battery(
+                "B1",
+                0,
+                new Due(Task.EQUALISE, at(0, 12), at(1, 20), 5, 180),
+                new Due(Task.WATER, at(0, 20), at(1, 22), 12, 0)));
+        Plan plan = plan();
+        PlanJob even = job(plan, Task.EQUALISE, "B1");
+        assertThat(plan.jobs(Task.CHARGE))
+                .anyMatch(c -> c.battery().equals("B1") && c.end().equals(even.start()));
+        assertThat(job(plan, Task.COOL, "B1").start()).isEqualTo(even.end());
+        assertThat(job(plan, Task.WATER, "B1").start()).isAfterOrEqualTo(even.end());
+        assertThat(plan.amount(Term.OVERDUE)).isZero();
+    }
+
+    @Test
+    void careThatNobodyMayDoIsLeftAndTold() {
+        room.people.set(
+                0, new Worker("tom", Set.of(Task.CHANGE), room.people.get(0).shifts()));
+        room.with(SmallRoom.battery("B1", 0, new Due(Task.ROUND, at(0, 0), at(1, 0), 12, 0)));
+        Plan plan = plan();
+        assertThat(plan.unmet()).extracting(Plan.Unmet::due).containsExactly(Task.ROUND);
+        assertThat(plan.amount(Term.OVERDUE)).isEqualTo(1);
+    }
+
+    /** A truck that is out, and a charge that runs, are facts the plan goes on from. */
+    @Test
+    void whatHasBegunGoesOn() {
+        room.machines.removeIf(m -> m.code().equals("F1"));
+        room.machines.add(new Machine(
+                "F1",
+                48,
+                "blue",
+                800,
+                1200,
+                "B1",
+                false,
+                List.of(new Shift("now", at(0, -4), at(0, 4), 280), new Shift("tue", at(1, 6), at(1, 14), 300))));
+        room.with(SmallRoom.battery("B4", 240));
+        room.pinned.add(new PlanJob("u", Task.USE, "B1", "F1", "now", null, null, at(0, -4), at(0, 4), true, null));
+        room.pinned.add(new PlanJob("c", Task.CHARGE, "B4", null, null, "K1", null, at(0, -2), at(0, 4), true, null));
+        Plan plan = plan();
+        assertThat(plan.jobs(Task.CHARGE)
+                        .filter(j -> j.battery().equals("B4"))
+                        .findFirst()
+                        .orElseThrow()
+                        .end())
+                .isEqualTo(at(0, 4));
+        assertThat(plan.jobs(Task.COOL)
+                        .filter(j -> j.battery().equals("B4"))
+                        .findFirst()
+                        .orElseThrow()
+                        .start())
+                .isEqualTo(at(0, 4));
+        assertThat(job(plan, Task.CHARGE, "B1").start()).isEqualTo(at(0, 4));
+        assertThat(job(plan, Task.CHARGE, "B1").span().length()).isEqualTo(Duration.ofMinutes(120 + 280));
+    }
+
+    @Test
+    void whatIsPinnedAndCannotBeIsToldByItsRule() {
+        room.pinned.add(new PlanJob("x", Task.USE, "B1", "F1", "mon", null, null, at(0, 7), at(0, 14), true, null));
+        assertThatThrownBy(this::plan).isInstanceOfSatisfying(BrokenPlan.class, broken -> assertThat(broken.breaches())
+                .extracting(Breach::rule)
+                .contains(HardRule.COVERS_SHIFT));
+    }
+
+    @Test
+    void movedJobsAreCounted() {
+        Plan before = plan();
+        room.earlier = before;
+        assertThat(plan().amount(Term.MOVED)).isZero();
+        room.chargers.remove(1);
+        room.charging.removeIf(pair -> pair.charger().equals("K2"));
+        room.earlier = before;
+        assertThat(plan().amount(Term.MOVED)).isPositive();
+    }
+}
