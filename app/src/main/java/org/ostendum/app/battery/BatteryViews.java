@@ -181,8 +181,8 @@ class BatteryViews {
                 .next();
         List<ClosedRound> history = rounds.history(battery.id(), ROUNDS_PLOTTED);
         @Nullable ClosedRound last = history.isEmpty() ? null : history.get(history.size() - 1);
-        BatteryDrawing drawing = BatteryPlotter.plot(
-                battery.type().model().layout(), battery.type().cablesLeft(), DRAWN_WIDTH, DRAWN_HEIGHT);
+        BatteryDrawing drawing =
+                BatteryPlotter.plot(battery.layout(), battery.type().cablesLeft(), DRAWN_WIDTH, DRAWN_HEIGHT);
         Round round = last == null
                 ? new Round(batteryStates.instant(), RoundState.UNKNOWN, null, List.of())
                 : state.asItStands(last.past()).round();

@@ -5,6 +5,7 @@ import static org.jooq.impl.DSL.replace;
 import static org.ostendum.app.db.jooq.Tables.BATTERY;
 import static org.ostendum.app.db.jooq.Tables.BATTERY_MODEL;
 import static org.ostendum.app.db.jooq.Tables.MACHINE;
+import static org.ostendum.app.db.jooq.Tables.PACK_LAYOUT;
 import static org.ostendum.app.db.jooq.Tables.PERSON;
 import static org.ostendum.app.db.jooq.Tables.ROOM;
 import static org.ostendum.app.db.jooq.Tables.SLOT;
@@ -20,6 +21,8 @@ import org.jooq.Field;
 import org.jooq.Record;
 import org.jooq.SelectOnConditionStep;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.battery.CellLayout;
+import org.ostendum.core.battery.LayoutText;
 import org.springframework.stereotype.Repository;
 
 /** The batteries of the site. */
@@ -180,10 +183,12 @@ public class Batteries {
     private SelectOnConditionStep<Record> select() {
         return sql.select(BATTERY.fields())
                 .select(BATTERY_MODEL.fields())
-                .select(PLACE, ROOM.CODE, MACHINE.CODE, PERSON.NAME)
+                .select(PACK_LAYOUT.LAYOUT, PLACE, ROOM.CODE, MACHINE.CODE, PERSON.NAME)
                 .from(BATTERY)
                 .join(BATTERY_MODEL)
                 .on(BATTERY_MODEL.ID.eq(BATTERY.MODEL_ID))
+                .leftJoin(PACK_LAYOUT)
+                .on(PACK_LAYOUT.BATTERY_ID.eq(BATTERY.ID))
                 .leftJoin(MACHINE)
                 .on(MACHINE.ID.eq(BATTERY.MACHINE_ID))
                 .leftJoin(SLOT)
@@ -197,11 +202,13 @@ public class Batteries {
     }
 
     private static Battery battery(Record r) {
+        StoredModel type = Models.model(r);
         return new Battery(
                 r.get(BATTERY.ID),
                 r.get(BATTERY.CODE),
                 r.get(BATTERY.SERIAL),
-                Models.model(r),
+                type,
+                ownLayout(r.get(PACK_LAYOUT.LAYOUT), type.model().layout()),
                 r.get(BATTERY.MADE_ON),
                 r.get(BATTERY.IN_SERVICE_ON),
                 r.get(BATTERY.SLOT_ID),
@@ -211,5 +218,14 @@ public class Batteries {
                 r.get(ROOM.CODE),
                 r.get(BATTERY.WATER_OWNER_ID),
                 r.get(PERSON.NAME));
+    }
+
+    private static @Nullable CellLayout ownLayout(@Nullable String text, CellLayout ofModel) {
+        if (text == null) {
+            return null;
+        }
+        CellLayout own = LayoutText.parse(text, ofModel.cellsPerCase());
+        // Another model since: what was drawn was another pack.
+        return own.cases().size() == ofModel.cases().size() ? own : null;
     }
 }

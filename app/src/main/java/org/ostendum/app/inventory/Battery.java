@@ -2,10 +2,12 @@ package org.ostendum.app.inventory;
 
 import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.battery.CellLayout;
 
 /**
  * One battery of the site and where it is.
  *
+ * @param ownLayout how its blocks stand where they do not stand as its model's; null where they do
  * @param slotId the slot it stands in, null when in a machine or elsewhere
  * @param machineId the machine it is in, null when it stands
  * @param place in the words of the site: "Stand A 3", "F3", null when nobody knows
@@ -17,6 +19,7 @@ public record Battery(
         String code,
         String serial,
         StoredModel type,
+        @Nullable CellLayout ownLayout,
         @Nullable LocalDate madeOn,
         LocalDate inServiceOn,
         @Nullable Long slotId,
@@ -25,4 +28,13 @@ public record Battery(
         @Nullable String place,
         @Nullable String roomCode,
         @Nullable Long waterOwnerId,
-        @Nullable String waterOwner) {}
+        @Nullable String waterOwner) {
+    /** @return how its cells stand: what every drawing of it is drawn from */
+    public CellLayout layout() {
+        return ownLayout == null ? type.model().layout() : ownLayout;
+    }
+
+    public boolean hasOwnLayout() {
+        return ownLayout != null;
+    }
+}

@@ -11,7 +11,6 @@ import java.util.Optional;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.CellLayout;
-import org.ostendum.core.battery.LayoutText;
 import org.ostendum.core.wiring.Pack;
 import org.ostendum.core.wiring.Tap;
 import org.ostendum.core.wiring.WorkOrder;
@@ -28,22 +27,10 @@ public class Packs {
 
     /** @return empty for a tray, which comes out as one, and for what is too large to be taken apart by hand */
     public Optional<Pack> of(Battery battery) {
-        CellLayout layout = battery.type().model().layout();
+        CellLayout layout = battery.layout();
         return layout.isPack() && layout.cases().size() <= WorkOrder.MOST_BLOCKS
-                ? Optional.of(Pack.of(ownLayout(battery).orElse(layout), taps(battery.id())))
+                ? Optional.of(Pack.of(layout, taps(battery.id())))
                 : Optional.empty();
-    }
-
-    /** @return how its blocks stand, where they do not stand as its model's */
-    public Optional<CellLayout> ownLayout(Battery battery) {
-        CellLayout ofModel = battery.type().model().layout();
-        return sql.select(PACK_LAYOUT.LAYOUT)
-                .from(PACK_LAYOUT)
-                .where(PACK_LAYOUT.BATTERY_ID.eq(battery.id()))
-                .fetchOptional(PACK_LAYOUT.LAYOUT)
-                .map(text -> LayoutText.parse(text, ofModel.cellsPerCase()))
-                // Another model since: what was drawn was another pack.
-                .filter(own -> own.cases().size() == ofModel.cases().size());
     }
 
     /** Keeps how its blocks stand; the model's own layout leaves nothing to be kept. */

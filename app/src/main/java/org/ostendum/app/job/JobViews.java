@@ -299,8 +299,7 @@ public class JobViews {
         Map<Integer, String> byCell = new HashMap<>();
         places.forEach(p -> byCell.put(p.cell(), volts(p.volts().millivolts())));
         return new LeakView(
-                BatteryPlotter.plot(
-                        battery.type().model().layout(), battery.type().cablesLeft(), DRAWN_WIDTH, DRAWN_HEIGHT),
+                BatteryPlotter.plot(battery.layout(), battery.type().cablesLeft(), DRAWN_WIDTH, DRAWN_HEIGHT),
                 byCell,
                 TopLeak.leaks(places, rules),
                 volts(rules.volts(RuleKey.TOP_LEAK).millivolts()));

@@ -17,8 +17,7 @@ public record LitCell(BatteryDrawing drawing, int cell, @Nullable Instant permit
 
     static LitCell of(Battery battery, int cell, @Nullable Instant permitUntil) {
         return new LitCell(
-                BatteryPlotter.plot(
-                        battery.type().model().layout(), battery.type().cablesLeft(), DRAWN_WIDTH, DRAWN_HEIGHT),
+                BatteryPlotter.plot(battery.layout(), battery.type().cablesLeft(), DRAWN_WIDTH, DRAWN_HEIGHT),
                 cell,
                 permitUntil);
     }

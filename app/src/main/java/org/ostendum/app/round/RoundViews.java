@@ -110,8 +110,8 @@ class RoundViews {
         Round round = sheet.round(batteryStates.instant(), open.state());
         BatteryState state = batteryStates.with(battery, round);
         Verdict verdict = state.verdict();
-        BatteryDrawing drawing = BatteryPlotter.plot(
-                battery.type().model().layout(), battery.type().cablesLeft(), DRAWN_WIDTH, DRAWN_HEIGHT);
+        BatteryDrawing drawing =
+                BatteryPlotter.plot(battery.layout(), battery.type().cablesLeft(), DRAWN_WIDTH, DRAWN_HEIGHT);
         Set<Integer> bridged = state.bridged().keySet();
         Set<Integer> done = new HashSet<>(sheet.done());
         // A cell that gives no volts tells nothing: nobody is sent to it.

@@ -47,7 +47,7 @@ class VoltageController {
         VoltageViews.@Nullable Read load = views.last(battery, Load.LOAD).orElse(null);
         page.addAttribute("rest", rest);
         page.addAttribute("load", load);
-        page.addAttribute("on", VoltageDrawing.of(battery.type(), rest, load));
+        page.addAttribute("on", VoltageDrawing.of(battery, rest, load));
         page.addAttribute("loads", Load.values());
         page.addAttribute("beside", views.roundBeside(battery).orElse(null));
         page.addAttribute("form", form);

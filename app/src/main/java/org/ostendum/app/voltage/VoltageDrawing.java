@@ -6,7 +6,7 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.app.draw.BatteryDrawing;
 import org.ostendum.app.draw.BatteryPlotter;
 import org.ostendum.app.draw.Box;
-import org.ostendum.app.inventory.StoredModel;
+import org.ostendum.app.inventory.Battery;
 import org.ostendum.core.quantity.Volts;
 
 /**
@@ -33,8 +33,9 @@ record VoltageDrawing(BatteryDrawing drawing, List<Place> places) {
      */
     record Place(int number, Box box, Box entry, @Nullable Volts rest, @Nullable Volts load, boolean suspect) {}
 
-    static VoltageDrawing of(StoredModel type, VoltageViews.@Nullable Read rest, VoltageViews.@Nullable Read load) {
-        BatteryDrawing drawing = BatteryPlotter.plot(type.model().layout(), type.cablesLeft(), WIDTH, HEIGHT);
+    static VoltageDrawing of(Battery battery, VoltageViews.@Nullable Read rest, VoltageViews.@Nullable Read load) {
+        BatteryDrawing drawing =
+                BatteryPlotter.plot(battery.layout(), battery.type().cablesLeft(), WIDTH, HEIGHT);
         List<Place> places = new ArrayList<>();
         for (Box box : drawing.caseBoxes()) {
             int number = places.size() + 1;

@@ -16,7 +16,7 @@ public record BlockSwap(BatteryDrawing drawing, int cellsPerBlock, List<Integer>
     private static final double DRAWN_HEIGHT = 240;
 
     static BlockSwap of(Battery battery, List<Integer> from) {
-        CellLayout layout = battery.type().model().layout();
+        CellLayout layout = battery.layout();
         return new BlockSwap(
                 BatteryPlotter.plot(layout, battery.type().cablesLeft(), DRAWN_WIDTH, DRAWN_HEIGHT),
                 layout.cellsPerCase(),

@@ -34,8 +34,7 @@ class MapController {
     String map(Battery battery, @RequestParam @Nullable String a, @RequestParam @Nullable String b, Model page) {
         StoredModel type = battery.type();
         ElectricalMap map = new ElectricalMap(type.model());
-        BatteryDrawing drawing =
-                BatteryPlotter.plot(type.model().layout(), type.cablesLeft(), DRAWN_WIDTH, DRAWN_HEIGHT);
+        BatteryDrawing drawing = BatteryPlotter.plot(battery.layout(), type.cablesLeft(), DRAWN_WIDTH, DRAWN_HEIGHT);
         @Nullable Post one = post(a, map);
         @Nullable Post other = one == null ? null : post(b, map);
         page.addAttribute("place", "fleet");

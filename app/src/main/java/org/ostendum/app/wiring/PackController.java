@@ -57,7 +57,7 @@ class PackController {
         page.addAttribute("place", "fleet");
         page.addAttribute("battery", battery);
         page.addAttribute("pack", pack);
-        page.addAttribute("own", packs.ownLayout(battery).isPresent());
+        page.addAttribute("own", battery.hasOwnLayout());
         page.addAttribute("notes", packs.cableNotes(battery.id()));
         page.addAttribute("bad", badBlocks.of(battery, pack));
         page.addAttribute("taps", taps.of(battery, pack));

@@ -125,9 +125,15 @@ class PackTest extends JobsTest {
         assertThat(run(job).status()).isEqualTo(Run.Status.FINISHED);
     }
 
+    private static String drawing(String page) {
+        return page.substring(page.indexOf("<svg"), page.indexOf("</svg>"));
+    }
+
     /** What differs is changed for this machine and kept; its model and other cars stay as they are. */
     @Test
     void aBlockIsTurnedAndACableIsMeasuredForThisPackAlone() throws Exception {
+        String mapAsModel = drawing(tom.page("/batteries/" + code + "/map"));
+        String pageAsModel = drawing(tom.page("/batteries/" + code));
         tom.send("/batteries/" + code + "/pack/turn", "block", "4");
         tom.send(
                 "/batteries/" + code + "/pack/cable",
@@ -143,6 +149,12 @@ class PackTest extends JobsTest {
                 .contains("Drawn as this pack stands", "42 cm M8 · sense lead");
         assertThat(packs.of(battery(code)).orElseThrow().layout())
                 .isEqualTo(battery(code).type().model().layout().turned(4));
+        assertThat(drawing(tom.page("/batteries/" + code + "/map")))
+                .as("the electrical map is drawn as this pack stands")
+                .isNotEqualTo(mapAsModel);
+        assertThat(drawing(tom.page("/batteries/" + code)))
+                .as("and so is its own page")
+                .isNotEqualTo(pageAsModel);
         assertThat(tom.page("/batteries/G-01/pack")).doesNotContain("Drawn as this pack stands", "42 cm");
         tom.send("/batteries/" + code + "/pack/cable", "number", "3", "length", "five");
         assertThat(tom.page("/batteries/" + code + "/pack")).contains("42 cm M8");
