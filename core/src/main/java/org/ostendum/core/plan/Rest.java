@@ -11,7 +11,10 @@ public final class Rest {
 
     /** @return hours by which it has rested less than a day */
     public static double hoursShort(Instant ready, Instant works) {
-        double rested = Duration.between(ready, works).toMinutes() / 60.0;
+        return hoursShort(Duration.between(ready, works).toMinutes() / 60.0);
+    }
+
+    public static double hoursShort(double rested) {
         return Math.max(0, ENOUGH_HOURS - Math.max(0, rested));
     }
 }

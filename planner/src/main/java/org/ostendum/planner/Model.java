@@ -1,0 +1,209 @@
+package org.ostendum.planner;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.plan.Plan;
+import org.ostendum.core.plan.PlanJob;
+import org.ostendum.core.plan.PlanLookup;
+import org.ostendum.core.plan.PlanProblem;
+import org.ostendum.core.plan.PlanProblem.Machine;
+import org.ostendum.core.plan.PlanProblem.PoolBattery;
+import org.ostendum.core.plan.PlanProblem.Shift;
+import org.ostendum.core.plan.Rotation;
+import org.ostendum.core.plan.Task;
+import org.ostendum.core.plan.make.Decisions;
+
+/** Brings a problem before the solver, and what the solver has decided back. */
+final class Model {
+    private final PlanProblem problem;
+    private final PlanLookup lookup;
+    private final Map<String, Stock> stocks = new LinkedHashMap<>();
+    private final Map<String, Outlet> outlets = new LinkedHashMap<>();
+    private final Set<String> pinnedUses;
+    private final Set<String> pinnedBatteries;
+    private final long until;
+
+    Model(PlanProblem problem) {
+        this.problem = problem;
+        this.lookup = new PlanLookup(problem);
+        this.until = seconds(problem.until());
+        Map<String, Integer> handicaps = Rotation.handicaps(problem);
+        problem.batteries().forEach(battery -> stocks.put(battery.code(), stock(battery, handicaps)));
+        problem.chargers()
+                .forEach(charger -> outlets.put(
+                        charger.code(),
+                        new Outlet(
+                                charger.code(),
+                                charger.kw(),
+                                charger.litresPerHour(),
+                                charger.away().stream()
+                                        .map(away -> new long[] {seconds(away.start()), seconds(away.end())})
+                                        .toList())));
+        pinnedUses = problem.pinned().stream()
+                .filter(job -> job.what() == Task.USE && job.machine() != null && job.shift() != null)
+                .map(job -> Decisions.shift(Objects.requireNonNull(job.machine()), Objects.requireNonNull(job.shift())))
+                .collect(Collectors.toSet());
+        pinnedBatteries = problem.pinned().stream()
+                .filter(job -> job.what() == Task.CHARGE)
+                .map(PlanJob::battery)
+                .collect(Collectors.toSet());
+    }
+
+    private Stock stock(PoolBattery battery, Map<String, Integer> handicaps) {
+        boolean fixed = lookup.isFixed(battery.code());
+        return new Stock(
+                battery.code(),
+                fixed,
+                battery.missingAh() == 0,
+                battery.coolUntil() == null ? 0 : seconds(battery.coolUntil()),
+                fixed ? 0 : 60L * problem.rules().coolMinutes(),
+                handicaps.getOrDefault(battery.code(), 0),
+                lookup.chargersFor(battery.code()));
+    }
+
+    private long seconds(Instant at) {
+        return Duration.between(problem.from(), at).toSeconds();
+    }
+
+    /** @param known plan the search begins from */
+    RoomPlan start(Plan known) {
+        List<WorkAndCharge> works = new ArrayList<>();
+        for (PoolBattery battery : problem.batteries()) {
+            if (battery.missingAh() > 0 && !battery.held() && !pinnedBatteries.contains(battery.code())) {
+                first(battery).ifPresent(works::add);
+            }
+        }
+        problem.machines().forEach(machine -> works.addAll(shifts(machine)));
+        Past past = new Past(known);
+        works.forEach(work -> begin(work, past));
+        if (problem.earlier() != null) {
+            Past earlier = new Past(problem.earlier());
+            works.forEach(work -> work.earlier = earlier.before(work));
+        }
+        return new RoomPlan(works, new Pricing(problem));
+    }
+
+    private Optional<WorkAndCharge> first(PoolBattery battery) {
+        WorkAndCharge work =
+                new WorkAndCharge(Decisions.first(battery.code()), true, -1, 0, battery.missingAh(), until);
+        Stock stock = Objects.requireNonNull(stocks.get(battery.code()));
+        work.mayTake(List.of(stock), chargersOf(List.of(stock)));
+        return work.getOutlets().isEmpty() ? Optional.empty() : Optional.of(work);
+    }
+
+    private List<WorkAndCharge> shifts(Machine machine) {
+        List<Stock> fitting = problem.batteries().stream()
+                .filter(battery -> battery.fits(machine) && !battery.held())
+                .map(battery -> Objects.requireNonNull(stocks.get(battery.code())))
+                .toList();
+        List<WorkAndCharge> works = new ArrayList<>();
+        @Nullable String before = null;
+        for (Shift shift : machine.shifts().stream()
+                .sorted(Comparator.comparing(Shift::start))
+                .toList()) {
+            String key = Decisions.shift(machine, shift);
+            List<Stock> strong = fitting.stream()
+                    .filter(stock -> shift.ah()
+                            <= Objects.requireNonNull(lookup.battery(stock.code()))
+                                    .usableAh())
+                    .toList();
+            List<Outlet> chargers = chargersOf(strong);
+            boolean within =
+                    !shift.start().isBefore(problem.from()) && shift.start().isBefore(problem.until());
+            if (!within || pinnedUses.contains(key) || strong.isEmpty() || chargers.isEmpty()) {
+                continue;
+            }
+            WorkAndCharge work =
+                    new WorkAndCharge(key, false, seconds(shift.start()), seconds(shift.end()), shift.ah(), until);
+            work.mayTake(strong, chargers);
+            work.before = before;
+            work.found = before == null ? machine.battery() : null;
+            before = key;
+            works.add(work);
+        }
+        return works;
+    }
+
+    private List<Outlet> chargersOf(List<Stock> batteries) {
+        return batteries.stream()
+                .flatMap(stock -> stock.pairings().keySet().stream())
+                .distinct()
+                .map(code -> Objects.requireNonNull(outlets.get(code)))
+                .toList();
+    }
+
+    private void begin(WorkAndCharge work, Past past) {
+        WorkAndCharge.Before before = past.before(work);
+        Stock battery = before.battery() == null ? null : stocks.get(before.battery());
+        Outlet outlet = before.charger() == null ? null : outlets.get(before.charger());
+        boolean charged = outlet != null;
+        long wait = charged
+                ? Math.max(0, (before.chargeStart() - work.end + WorkAndCharge.WAIT_STEP - 1) / WorkAndCharge.WAIT_STEP)
+                : 0;
+        work.decide(
+                work.first ? work.getFitting().get(0) : battery,
+                charged && work.getOutlets().contains(outlet)
+                        ? outlet
+                        : work.getOutlets().get(0),
+                (int) Math.min(96, wait));
+    }
+
+    /** @return what the solver has decided */
+    Decisions decided(RoomPlan found) {
+        Map<String, String> batteries = new HashMap<>();
+        Map<String, Decisions.Charge> charges = new HashMap<>();
+        for (WorkAndCharge work : found.getWorks()) {
+            if (work.isWorked()) {
+                if (!work.first) {
+                    batteries.put(work.getKey(), work.getBattery().code());
+                }
+                charges.put(
+                        work.getKey(),
+                        new Decisions.Charge(
+                                work.getOutlet().code(), problem.from().plusSeconds(work.chargeStart())));
+            }
+        }
+        return new Decisions(batteries, charges);
+    }
+
+    /** A plan that there is: which battery worked a shift, and where it was charged then. */
+    private final class Past {
+        private final Map<String, PlanJob> uses = new HashMap<>();
+        private final Map<String, List<PlanJob>> charges = new HashMap<>();
+
+        Past(Plan plan) {
+            for (PlanJob job : plan.jobs()) {
+                if (job.what() == Task.USE && job.machine() != null && job.shift() != null) {
+                    uses.put(Decisions.shift(job.machine(), job.shift()), job);
+                } else if (job.what() == Task.CHARGE) {
+                    charges.computeIfAbsent(job.battery(), any -> new ArrayList<>())
+                            .add(job);
+                }
+            }
+        }
+
+        WorkAndCharge.Before before(WorkAndCharge work) {
+            PlanJob use = uses.get(work.getKey());
+            if (use == null && !work.first) {
+                return WorkAndCharge.Before.NONE;
+            }
+            String battery = use == null ? work.getFitting().get(0).code() : use.battery();
+            return charges.getOrDefault(battery, List.of()).stream()
+                    .filter(charge -> seconds(charge.start()) >= work.end)
+                    .findFirst()
+                    .map(charge -> new WorkAndCharge.Before(battery, charge.charger(), seconds(charge.start())))
+                    .orElse(new WorkAndCharge.Before(battery, null, Long.MIN_VALUE));
+        }
+    }
+}

@@ -1,0 +1,34 @@
+package org.ostendum.planner;
+
+import java.util.List;
+
+/**
+ * A charger as the search sees it.
+ *
+ * @param away stretches in which it cannot be used, seconds from the plan's beginning
+ */
+record Outlet(String code, double kw, double litresPerHour, List<long[]> away) {
+    boolean isAway(long from, long until) {
+        for (long[] gone : away) {
+            if (from < gone[1] && gone[0] < until) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return this == other;
+    }
+
+    @Override
+    public int hashCode() {
+        return code.hashCode();
+    }
+
+    @Override
+    public String toString() {
+        return code;
+    }
+}

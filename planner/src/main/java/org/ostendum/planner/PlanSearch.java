@@ -1,0 +1,107 @@
+package org.ostendum.planner;
+
+import ai.timefold.solver.core.api.score.buildin.hardmediumsoftlong.HardMediumSoftLongScore;
+import ai.timefold.solver.core.api.solver.Solver;
+import ai.timefold.solver.core.api.solver.SolverFactory;
+import ai.timefold.solver.core.config.solver.EnvironmentMode;
+import ai.timefold.solver.core.config.solver.SolverConfig;
+import ai.timefold.solver.core.config.solver.termination.TerminationConfig;
+import java.time.Duration;
+import java.util.function.Consumer;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.plan.Plan;
+import org.ostendum.core.plan.PlanProblem;
+import org.ostendum.core.plan.make.PlanMaker;
+
+/**
+ * Searches for the best plan of a room: from the rule of thumb on, for so many seconds or steps. What it finds is put together by
+ * {@link PlanMaker}, so that it has passed the checker, and is never worse than the rule of thumb.
+ */
+public final class PlanSearch {
+    private final PlanProblem problem;
+    private final TerminationConfig end;
+    private @Nullable Solver<RoomPlan> solver;
+    private volatile boolean stopped;
+
+    private PlanSearch(PlanProblem problem, TerminationConfig end) {
+        this.problem = problem;
+        this.end = end;
+    }
+
+    /** Searches for the seconds of the problem. */
+    public static PlanSearch timed(PlanProblem problem) {
+        return new PlanSearch(
+                problem, new TerminationConfig().withSpentLimit(Duration.ofSeconds(Math.max(1, problem.seconds()))));
+    }
+
+    /** Searches for so many steps: the same problem and seed give the same plan. */
+    public static PlanSearch stepped(PlanProblem problem, int steps) {
+        return new PlanSearch(problem, new TerminationConfig().withStepCountLimit(steps));
+    }
+
+    /** A plan on the way, by the search's own reckoning: what it costs without the care that is placed at the end. */
+    public record Progress(long shiftsUnmet, double cost) {}
+
+    /**
+     * @param told of each better plan on the way
+     * @return the best that was found
+     * @throws org.ostendum.core.plan.make.BrokenPlan where what is pinned breaks a hard rule
+     */
+    public Plan run(Consumer<Progress> told) {
+        long began = System.nanoTime();
+        Plan thumb = PlanMaker.byRuleOfThumb(problem);
+        Plan best = problem.seconds() == 0 ? thumb : better(thumb, told);
+        return best.with(best.terms(), (System.nanoTime() - began) / 1e9, best.valid());
+    }
+
+    private Plan better(Plan thumb, Consumer<Progress> told) {
+        Model model = new Model(problem);
+        RoomPlan start = model.start(startOf(thumb));
+        if (start.getWorks().isEmpty() || stopped) {
+            return thumb;
+        }
+        Solver<RoomPlan> searching = SolverFactory.<RoomPlan>create(config()).buildSolver();
+        searching.addEventListener(event -> {
+            HardMediumSoftLongScore score = event.getNewBestSolution().getScore();
+            if (score.isFeasible()) {
+                told.accept(new Progress(-score.mediumScore(), -score.softScore() / 100.0));
+            }
+        });
+        solver = searching;
+        if (stopped) {
+            return thumb;
+        }
+        Plan found = PlanMaker.make(problem, model.decided(searching.solve(start)));
+        return isBetter(found, thumb) ? found : thumb;
+    }
+
+    /** Where there was a plan, the search goes on from it. */
+    private Plan startOf(Plan thumb) {
+        return problem.earlier() == null ? thumb : problem.earlier();
+    }
+
+    private static boolean isBetter(Plan one, Plan other) {
+        return one.shiftsUnmet() != other.shiftsUnmet()
+                ? one.shiftsUnmet() < other.shiftsUnmet()
+                : one.cost() < other.cost();
+    }
+
+    /** Ends the search early; what is best so far is the result. */
+    public void stop() {
+        stopped = true;
+        Solver<RoomPlan> searching = solver;
+        if (searching != null) {
+            searching.terminateEarly();
+        }
+    }
+
+    private SolverConfig config() {
+        return new SolverConfig()
+                .withSolutionClass(RoomPlan.class)
+                .withEntityClasses(WorkAndCharge.class)
+                .withConstraintProviderClass(PlanConstraints.class)
+                .withEnvironmentMode(EnvironmentMode.NO_ASSERT)
+                .withRandomSeed(problem.seed())
+                .withPhases(Moves.localSearch(end));
+    }
+}

@@ -1,0 +1,57 @@
+package org.ostendum.planner;
+
+import ai.timefold.solver.core.api.domain.solution.PlanningEntityCollectionProperty;
+import ai.timefold.solver.core.api.domain.solution.PlanningScore;
+import ai.timefold.solver.core.api.domain.solution.PlanningSolution;
+import ai.timefold.solver.core.api.domain.solution.ProblemFactProperty;
+import ai.timefold.solver.core.api.domain.valuerange.CountableValueRange;
+import ai.timefold.solver.core.api.domain.valuerange.ValueRangeFactory;
+import ai.timefold.solver.core.api.domain.valuerange.ValueRangeProvider;
+import ai.timefold.solver.core.api.score.buildin.hardmediumsoftlong.HardMediumSoftLongScore;
+import java.util.List;
+import org.jspecify.annotations.NullUnmarked;
+import org.ostendum.core.plan.Uncharged;
+
+/** A room as the solver searches it. Medium counts shifts without a battery, soft the other terms in hundredths. */
+@PlanningSolution
+@NullUnmarked
+public class RoomPlan {
+    private static final int MOST_WAITS = (int) (Uncharged.WAITS_AT_MOST.toSeconds() / WorkAndCharge.WAIT_STEP);
+
+    @PlanningEntityCollectionProperty
+    private List<WorkAndCharge> works;
+
+    @ProblemFactProperty
+    private Pricing pricing;
+
+    @PlanningScore
+    private HardMediumSoftLongScore score;
+
+    public RoomPlan() {}
+
+    RoomPlan(List<WorkAndCharge> works, Pricing pricing) {
+        this.works = works;
+        this.pricing = pricing;
+    }
+
+    @ValueRangeProvider(id = "waits")
+    public CountableValueRange<Integer> getWaits() {
+        return ValueRangeFactory.createIntValueRange(0, MOST_WAITS + 1);
+    }
+
+    public List<WorkAndCharge> getWorks() {
+        return works;
+    }
+
+    public Pricing getPricing() {
+        return pricing;
+    }
+
+    public HardMediumSoftLongScore getScore() {
+        return score;
+    }
+
+    public void setScore(HardMediumSoftLongScore score) {
+        this.score = score;
+    }
+}

@@ -1,0 +1,69 @@
+package org.ostendum.planner;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.ostendum.core.plan.Plan;
+import org.ostendum.core.plan.PlanChecker;
+import org.ostendum.core.plan.PlanProblem;
+import org.ostendum.core.plan.make.PlanMaker;
+import org.ostendum.sim.room.RoomMaker;
+
+class PlanSearchTest {
+    private static final int STEPS = 4000;
+
+    private static PlanProblem room(int batteries, int days, boolean tight, long seed) {
+        return RoomMaker.make(new RoomMaker.Size(batteries, days, tight), 5, seed);
+    }
+
+    private static Plan searched(PlanProblem problem) {
+        return PlanSearch.stepped(problem, STEPS).run(progress -> {});
+    }
+
+    @ParameterizedTest
+    @CsvSource({"4,1,true,1", "12,2,true,2", "12,3,false,3", "30,2,true,4"})
+    void itIsValidAndNeverWorseThanTheRuleOfThumb(int batteries, int days, boolean tight, long seed) {
+        PlanProblem problem = room(batteries, days, tight, seed);
+        Plan thumb = PlanMaker.byRuleOfThumb(problem);
+        Plan found = searched(problem);
+        assertThat(PlanChecker.check(problem, found)).isEmpty();
+        assertThat(found.shiftsUnmet()).isLessThanOrEqualTo(thumb.shiftsUnmet());
+        if (found.shiftsUnmet() == thumb.shiftsUnmet()) {
+            assertThat(found.cost()).isLessThanOrEqualTo(thumb.cost());
+        }
+    }
+
+    @Test
+    void itFindsWhatTheRuleOfThumbPaysTooMuchFor() {
+        PlanProblem problem = room(20, 3, false, 7);
+        assertThat(searched(problem).cost())
+                .isLessThan(0.95 * PlanMaker.byRuleOfThumb(problem).cost());
+    }
+
+    @Test
+    void theSameSeedAndStepsGiveTheSamePlan() {
+        PlanProblem problem = room(12, 2, true, 5);
+        assertThat(searched(problem).jobs()).isEqualTo(searched(problem).jobs());
+    }
+
+    @Test
+    void itTellsEachBetterPlanOnTheWay() {
+        List<PlanSearch.Progress> told = new ArrayList<>();
+        PlanSearch.stepped(room(12, 2, false, 6), STEPS).run(told::add);
+        assertThat(told).hasSizeGreaterThan(3);
+        assertThat(told.get(told.size() - 1).cost()).isLessThan(told.get(0).cost());
+    }
+
+    @Test
+    void oneThatIsStoppedBeforeItBeganGivesTheRuleOfThumb() {
+        PlanProblem problem = room(12, 2, false, 6);
+        PlanSearch search = PlanSearch.timed(problem);
+        search.stop();
+        assertThat(search.run(progress -> {}).jobs())
+                .isEqualTo(PlanMaker.byRuleOfThumb(problem).jobs());
+    }
+}
