@@ -91,7 +91,26 @@ final class Model {
             Past earlier = new Past(problem.earlier());
             works.forEach(work -> work.earlier = earlier.before(work));
         }
+        inOrder(works, known);
         return new RoomPlan(works, new Pricing(problem));
+    }
+
+    /** Each change keeps the person and the time it has in the known plan. */
+    private void inOrder(List<WorkAndCharge> works, Plan known) {
+        works.sort(Comparator.comparingLong((WorkAndCharge work) -> work.start).thenComparing(WorkAndCharge::getKey));
+        Map<String, Long> changes = new HashMap<>();
+        known.jobs(Task.CHANGE)
+                .filter(job -> job.machine() != null && job.shift() != null)
+                .forEach(job -> changes.put(
+                        Decisions.shift(Objects.requireNonNull(job.machine()), Objects.requireNonNull(job.shift())),
+                        seconds(job.start())));
+        for (int i = 0; i < works.size(); i++) {
+            WorkAndCharge work = works.get(i);
+            work.order = i;
+            boolean changed = work.getFitting().stream().noneMatch(Stock::fixed);
+            long lead = changed ? 60L * problem.rules().changeMinutes() : 0;
+            work.neededBy = changes.getOrDefault(work.getKey(), work.start - lead);
+        }
     }
 
     private Optional<WorkAndCharge> first(PoolBattery battery) {
@@ -156,11 +175,12 @@ final class Model {
                 charged && work.getOutlets().contains(outlet)
                         ? outlet
                         : work.getOutlets().get(0),
-                (int) Math.min(96, wait));
+                (int) Math.min(RoomPlan.MOST_WAITS, wait));
     }
 
     /** @return what the solver has decided */
     Decisions decided(RoomPlan found) {
+        found.getWorks().forEach(WorkAndCharge::reckon);
         Map<String, String> batteries = new HashMap<>();
         Map<String, Decisions.Charge> charges = new HashMap<>();
         for (WorkAndCharge work : found.getWorks()) {

@@ -3,6 +3,7 @@ package org.ostendum.planner;
 import ai.timefold.solver.core.api.score.buildin.hardmediumsoftlong.HardMediumSoftLongScore;
 import ai.timefold.solver.core.api.solver.Solver;
 import ai.timefold.solver.core.api.solver.SolverFactory;
+import ai.timefold.solver.core.config.score.director.ScoreDirectorFactoryConfig;
 import ai.timefold.solver.core.config.solver.EnvironmentMode;
 import ai.timefold.solver.core.config.solver.SolverConfig;
 import ai.timefold.solver.core.config.solver.termination.TerminationConfig;
@@ -11,6 +12,7 @@ import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanProblem;
+import org.ostendum.core.plan.make.Cheaper;
 import org.ostendum.core.plan.make.PlanMaker;
 
 /**
@@ -50,15 +52,15 @@ public final class PlanSearch {
     public Plan run(Consumer<Progress> told) {
         long began = System.nanoTime();
         Plan thumb = PlanMaker.byRuleOfThumb(problem);
-        Plan best = problem.seconds() == 0 ? thumb : better(thumb, told);
+        Plan best = problem.seconds() == 0 || stopped ? thumb : better(Cheaper.than(problem, thumb), told);
         return best.with(best.terms(), (System.nanoTime() - began) / 1e9, best.valid());
     }
 
-    private Plan better(Plan thumb, Consumer<Progress> told) {
+    private Plan better(Plan cheap, Consumer<Progress> told) {
         Model model = new Model(problem);
-        RoomPlan start = model.start(startOf(thumb));
+        RoomPlan start = model.start(startOf(cheap));
         if (start.getWorks().isEmpty() || stopped) {
-            return thumb;
+            return cheap;
         }
         Solver<RoomPlan> searching = SolverFactory.<RoomPlan>create(config()).buildSolver();
         searching.addEventListener(event -> {
@@ -69,15 +71,15 @@ public final class PlanSearch {
         });
         solver = searching;
         if (stopped) {
-            return thumb;
+            return cheap;
         }
         Plan found = PlanMaker.make(problem, model.decided(searching.solve(start)));
-        return isBetter(found, thumb) ? found : thumb;
+        return isBetter(found, cheap) ? found : cheap;
     }
 
     /** Where there was a plan, the search goes on from it. */
-    private Plan startOf(Plan thumb) {
-        return problem.earlier() == null ? thumb : problem.earlier();
+    private Plan startOf(Plan cheap) {
+        return problem.earlier() == null ? cheap : problem.earlier();
     }
 
     private static boolean isBetter(Plan one, Plan other) {
@@ -99,7 +101,8 @@ public final class PlanSearch {
         return new SolverConfig()
                 .withSolutionClass(RoomPlan.class)
                 .withEntityClasses(WorkAndCharge.class)
-                .withConstraintProviderClass(PlanConstraints.class)
+                .withScoreDirectorFactory(
+                        new ScoreDirectorFactoryConfig().withIncrementalScoreCalculatorClass(ScoreKeeper.class))
                 .withEnvironmentMode(EnvironmentMode.NO_ASSERT)
                 .withRandomSeed(problem.seed())
                 .withPhases(Moves.localSearch(end));

@@ -19,8 +19,8 @@ final class Pricing {
     private final double[] sums;
     private final Map<Term, Double> weights = new EnumMap<>(Term.class);
     private final long until;
-    private final long wattsMost;
-    private final long millilitresMost;
+    private final double wattsMost;
+    private final double millilitresMost;
 
     Pricing(PlanProblem problem) {
         for (Term term : Term.values()) {
@@ -40,8 +40,8 @@ final class Pricing {
         }
     }
 
-    private static long most(@Nullable Double limit) {
-        return limit == null ? Long.MAX_VALUE : Math.round(1000 * limit);
+    private static double most(@Nullable Double limit) {
+        return limit == null ? Double.POSITIVE_INFINITY : 1000 * limit;
     }
 
     long weigh(Term term, double amount) {
@@ -65,11 +65,15 @@ final class Pricing {
         return work.isWorked() && !work.isCharged() && work.end + Uncharged.LEFT_TO_NEXT.toSeconds() < until;
     }
 
-    long wattsOver(long watts) {
-        return Math.max(0, watts - wattsMost);
+    long until() {
+        return until;
     }
 
-    long millilitresOver(long millilitres) {
-        return Math.max(0, millilitres - millilitresMost);
+    double wattsMost() {
+        return wattsMost;
+    }
+
+    double millilitresMost() {
+        return millilitresMost;
     }
 }

@@ -16,7 +16,7 @@ import org.ostendum.core.plan.Uncharged;
 @PlanningSolution
 @NullUnmarked
 public class RoomPlan {
-    private static final int MOST_WAITS = (int) (Uncharged.WAITS_AT_MOST.toSeconds() / WorkAndCharge.WAIT_STEP);
+    static final int MOST_WAITS = (int) (Uncharged.WAITS_AT_MOST.toSeconds() / WorkAndCharge.WAIT_STEP);
 
     @PlanningEntityCollectionProperty
     private List<WorkAndCharge> works;

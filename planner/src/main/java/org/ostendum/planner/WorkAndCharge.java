@@ -4,7 +4,6 @@ import ai.timefold.solver.core.api.domain.entity.PlanningEntity;
 import ai.timefold.solver.core.api.domain.lookup.PlanningId;
 import ai.timefold.solver.core.api.domain.valuerange.ValueRangeProvider;
 import ai.timefold.solver.core.api.domain.variable.PlanningVariable;
-import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.NullUnmarked;
 import org.ostendum.core.plan.PlanProblem.Pairing;
@@ -16,8 +15,8 @@ import org.ostendum.core.plan.PlanProblem.Pairing;
 @PlanningEntity
 @NullUnmarked
 public class WorkAndCharge {
-    /** A charge waits by quarters of an hour. */
-    static final long WAIT_STEP = 900;
+    static final long WAIT_STEP = 60;
+    private static final long SAME_START = 900;
 
     @PlanningId
     String key;
@@ -28,12 +27,23 @@ public class WorkAndCharge {
     /** Battery in the machine before its first shift; null for others. */
     String found;
 
+    /** In the order of beginning, unlike for any two: the first charges before all. */
+    int order;
+
+    /** When its battery has to be ready: somebody has to put it in. */
+    long neededBy;
+
     boolean first;
     long start;
     long end;
     double ah;
     long until;
     Before earlier = Before.NONE;
+
+    private Pairing pairing;
+    private long chargeStart;
+    private long chargeEnd;
+    private boolean charged;
 
     private List<Stock> fitting = List.of();
     private List<Outlet> outlets = List.of();
@@ -72,6 +82,7 @@ public class WorkAndCharge {
         battery = taken;
         outlet = charger;
         wait = waits;
+        reckon();
     }
 
     @ValueRangeProvider(id = "fitting")
@@ -86,10 +97,6 @@ public class WorkAndCharge {
 
     public String getKey() {
         return key;
-    }
-
-    public String getBefore() {
-        return before;
     }
 
     public Stock getBattery() {
@@ -120,52 +127,52 @@ public class WorkAndCharge {
         return battery != null;
     }
 
+    /** Works out once what follows from the decisions. */
+    void reckon() {
+        pairing = battery == null || outlet == null ? null : battery.pairings().get(outlet.code());
+        chargeStart = end + WAIT_STEP * wait;
+        charged = pairing != null && chargeStart < until;
+        chargeEnd = pairing == null ? chargeStart : chargeStart + pairing.seconds(ah);
+    }
+
     /** @return null for a battery that does not go on that charger */
     Pairing pairing() {
-        return battery == null || outlet == null ? null : battery.pairings().get(outlet.code());
+        return pairing;
     }
 
     long chargeStart() {
-        return end + WAIT_STEP * wait;
+        return chargeStart;
     }
 
     /** @return whether the charge begins within the plan */
     boolean isCharged() {
-        return battery != null && chargeStart() < until && pairing() != null;
+        return charged;
     }
 
     long chargeEnd() {
-        Pairing pair = pairing();
-        return pair == null ? chargeStart() : chargeStart() + pair.seconds(ah);
+        return chargeEnd;
     }
 
     /** @return when the battery may work again */
     long ready() {
-        return isCharged() ? chargeEnd() + battery.coolSeconds() : Long.MAX_VALUE;
+        return charged ? chargeEnd + battery.coolSeconds() : Long.MAX_VALUE / 2;
     }
 
-    boolean isOnAt(WorkAndCharge other) {
-        return isCharged()
-                && other.isCharged()
-                && chargeStart() < other.chargeEnd()
-                && other.chargeStart() < chargeEnd();
+    long finishSeconds() {
+        return pairing == null ? 0 : Math.round(60 * pairing.finishMinutes());
     }
 
-    List<Load> loads() {
-        if (!isCharged()) {
-            return List.of();
+    /** @return how many things are not as they were in the plan before */
+    int moves() {
+        if (earlier.battery() == null || battery == null) {
+            return 0;
         }
-        long chargeEnd = chargeEnd();
-        long gas = chargeEnd - Math.round(60 * pairing().finishMinutes());
-        List<Load> loads = new ArrayList<>();
-        for (long half = chargeStart() / Load.SECONDS; half * Load.SECONDS < chargeEnd; half++) {
-            boolean gasses = (half + 1) * Load.SECONDS > gas;
-            loads.add(new Load(
-                    (int) half,
-                    Math.round(1000 * outlet.kw()),
-                    gasses ? Math.round(1000 * outlet.litresPerHour()) : 0));
-        }
-        return loads;
+        boolean other = !battery.code().equals(earlier.battery());
+        boolean elsewhere = earlier.charger() != null
+                && (other
+                        || !outlet.code().equals(earlier.charger())
+                        || Math.abs(chargeStart() - earlier.chargeStart()) > SAME_START);
+        return (other && !first ? 1 : 0) + (elsewhere ? 1 : 0);
     }
 
     @Override

@@ -45,6 +45,12 @@ public record PlanProblem(
         weights = Map.copyOf(weights);
     }
 
+    public PlanProblem withBatteries(List<PoolBattery> others) {
+        return new PlanProblem(
+                from, until, seconds, seed, earlier, pinned, machines, others, chargers, charging, people, room, tariff,
+                rules, weights);
+    }
+
     /**
      * A machine and what it needs.
      *
@@ -103,6 +109,23 @@ public record PlanProblem(
             List<Due> due) {
         public PoolBattery {
             due = List.copyOf(due);
+        }
+
+        /** @return the same with nothing that falls due */
+        public PoolBattery withoutCare() {
+            return new PoolBattery(
+                    code,
+                    volts,
+                    connector,
+                    weightKg,
+                    capacityAh,
+                    missingAh,
+                    coolUntil,
+                    held,
+                    leastSoc,
+                    cycles,
+                    place,
+                    List.of());
         }
 
         /** @return Ah that may be taken out of it, full */

@@ -124,25 +124,30 @@ public final class RoomMaker {
 
     private Machine truck(int type, int number, String battery) {
         boolean late = chance.nextDouble() < 0.5;
+        int later = 900 * chance.nextInt(5);
         List<Shift> shifts = new ArrayList<>();
         for (int day = 0; day < size.days(); day++) {
             boolean weekend = day % 7 >= 5;
             if (weekend && chance.nextDouble() < 0.75) {
                 continue;
             }
-            shifts.add(shift(day, 6, 14, type));
+            shifts.add(shift(day, 6, 14, 0, type));
             if (late && !weekend) {
-                shifts.add(shift(day, 14, 22, type));
+                shifts.add(shift(day, 14, 22, later, type));
             }
         }
         return new Machine(
                 "F" + VOLTS[type] + "-" + number, VOLTS[type], PLUGS[type], 500, 2000, battery, false, shifts);
     }
 
-    private Shift shift(int day, int from, int until, int type) {
+    /** Late shifts begin one after the other, or nobody could change all their batteries at once. */
+    private Shift shift(int day, int from, int until, int later, int type) {
         double part = 0.4 + 0.3 * chance.nextDouble();
         return new Shift(
-                "d" + day + "-" + from, at(day, from), at(day, until).minusSeconds(900), CAPACITIES[type] * part);
+                "d" + day + "-" + from,
+                at(day, from).plusSeconds(later),
+                at(day, until).minusSeconds(900),
+                CAPACITIES[type] * part);
     }
 
     private static Instant at(int day, int hour) {

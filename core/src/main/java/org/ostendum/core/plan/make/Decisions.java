@@ -1,11 +1,16 @@
 package org.ostendum.core.plan.make;
 
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.plan.Plan;
+import org.ostendum.core.plan.PlanJob;
+import org.ostendum.core.plan.PlanProblem;
 import org.ostendum.core.plan.PlanProblem.Machine;
 import org.ostendum.core.plan.PlanProblem.Shift;
+import org.ostendum.core.plan.Task;
 
 /**
  * What is decided of a plan: which battery works which shift, and where and from when each charge runs. What is not decided is chosen
@@ -37,6 +42,27 @@ public record Decisions(Map<String, String> batteries, Map<String, Charge> charg
     /** Names the charge of a battery that lacks something at the beginning. */
     public static String first(String battery) {
         return "\n" + battery;
+    }
+
+    /** @return what has been decided in a plan that there is */
+    public static Decisions of(PlanProblem problem, Plan plan) {
+        Map<String, String> batteries = new HashMap<>();
+        Map<String, Charge> charges = new HashMap<>();
+        Map<String, String> waiting = new HashMap<>();
+        problem.batteries().forEach(battery -> waiting.put(battery.code(), first(battery.code())));
+        for (PlanJob job : plan.jobs()) {
+            if (job.what() == Task.USE && job.machine() != null && job.shift() != null) {
+                String key = shift(job.machine(), job.shift());
+                batteries.put(key, job.battery());
+                waiting.put(job.battery(), key);
+            } else if (job.what() == Task.CHARGE && job.charger() != null) {
+                String key = waiting.remove(job.battery());
+                if (key != null) {
+                    charges.put(key, new Charge(job.charger(), job.start()));
+                }
+            }
+        }
+        return new Decisions(batteries, charges);
     }
 
     @Nullable

@@ -86,8 +86,24 @@ final class Resources {
         gas.add(gasFrom, end, charger.litresPerHour());
     }
 
+    void giveBack(String code, long start, long gasFrom, long end) {
+        PlanCharger charger = Objects.requireNonNull(lookup.charger(code));
+        charger(code).free(start);
+        power.add(start, end, -charger.kw());
+        gas.add(gasFrom, end, -charger.litresPerHour());
+    }
+
+    /** @return the first place on the charger from a moment on, whatever the battery does meanwhile */
+    Optional<Place> onCharger(Pairing pair, double missing, long from) {
+        return charge(new Calendar(), pair, missing, from);
+    }
+
     /** @return the first whole minute from which the charge may run through; empty for none before the plan ends */
     Optional<Place> charge(String battery, Pairing pair, double missing, long from) {
+        return charge(battery(battery), pair, missing, from);
+    }
+
+    private Optional<Place> charge(Calendar battery, Pairing pair, double missing, long from) {
         PlanCharger charger = Objects.requireNonNull(lookup.charger(pair.charger()));
         long lasts = pair.seconds(missing);
         long finish = Math.min(lasts, Math.round(60 * pair.finishMinutes()));
@@ -95,7 +111,7 @@ final class Resources {
         for (int tries = 0; start < until && tries < TRIES; tries++) {
             long end = start + lasts;
             Long taken = charger(pair.charger()).inTheWay(start, end);
-            Long busy = taken == null ? battery(battery).inTheWay(start, end) : taken;
+            Long busy = taken == null ? battery.inTheWay(start, end) : taken;
             if (busy != null) {
                 start = wholeMinute(busy);
                 continue;

@@ -1,0 +1,201 @@
+package org.ostendum.planner;
+
+import ai.timefold.solver.core.api.score.buildin.hardmediumsoftlong.HardMediumSoftLongScore;
+import ai.timefold.solver.core.api.score.calculator.IncrementalScoreCalculator;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import org.jspecify.annotations.NullUnmarked;
+import org.ostendum.core.plan.Rest;
+import org.ostendum.core.plan.Rotation;
+import org.ostendum.core.plan.Term;
+
+/**
+ * Keeps the score while the search changes one thing after the other: what a work adds is taken off before it changes and put on after.
+ * Hard counts minutes and the like by which a rule is broken, medium shifts without a battery, soft the other terms in hundredths.
+ */
+@NullUnmarked
+public final class ScoreKeeper implements IncrementalScoreCalculator<RoomPlan, HardMediumSoftLongScore> {
+    private static final long NOT_TOGETHER = 100;
+    private static final long AWAY = 60;
+    private static final long FIRST_LEFT = 1000;
+    private static final long MOST_LATE = 10_000;
+
+    private Pricing pricing;
+    private Loads loads;
+    private Map<String, WorkAndCharge> byKey;
+    private Map<String, WorkAndCharge> after;
+    private Map<Stock, List<WorkAndCharge>> byBattery;
+    private Map<Outlet, List<WorkAndCharge>> byOutlet;
+    private long hard;
+    private long medium;
+    private long soft;
+
+    public ScoreKeeper() {}
+
+    @Override
+    public void resetWorkingSolution(RoomPlan plan) {
+        pricing = plan.getPricing();
+        loads = new Loads(pricing);
+        byKey = new HashMap<>();
+        after = new HashMap<>();
+        byBattery = new HashMap<>();
+        byOutlet = new HashMap<>();
+        hard = 0;
+        medium = 0;
+        soft = 0;
+        for (WorkAndCharge work : plan.getWorks()) {
+            byKey.put(work.getKey(), work);
+            if (work.before != null) {
+                after.put(work.before, work);
+            }
+            work.getFitting().forEach(battery -> byBattery.computeIfAbsent(battery, any -> new ArrayList<>()));
+            work.getOutlets().forEach(outlet -> byOutlet.computeIfAbsent(outlet, any -> new ArrayList<>()));
+        }
+        plan.getWorks().forEach(this::putOn);
+    }
+
+    @Override
+    public void beforeVariableChanged(Object work, String variable) {
+        takeOff((WorkAndCharge) work);
+    }
+
+    @Override
+    public void afterVariableChanged(Object work, String variable) {
+        putOn((WorkAndCharge) work);
+    }
+
+    @Override
+    public HardMediumSoftLongScore calculateScore() {
+        return HardMediumSoftLongScore.of(
+                -hard - loads.over(), -medium, -soft - pricing.weigh(Term.PEAK, loads.most() / 1000.0));
+    }
+
+    private void takeOff(WorkAndCharge work) {
+        if (work.isWorked()) {
+            others(byBattery, work.getBattery()).remove(work);
+            others(byOutlet, work.getOutlet()).remove(work);
+        }
+        count(work, -1);
+    }
+
+    private void putOn(WorkAndCharge work) {
+        work.reckon();
+        count(work, 1);
+        if (work.isWorked()) {
+            others(byBattery, work.getBattery()).add(work);
+            others(byOutlet, work.getOutlet()).add(work);
+        }
+    }
+
+    private static <T> List<WorkAndCharge> others(Map<T, List<WorkAndCharge>> all, T key) {
+        return Objects.requireNonNull(all.get(key));
+    }
+
+    /** @param sign 1 to put on, -1 to take off what the work adds beside all others */
+    private void count(WorkAndCharge work, int sign) {
+        if (!work.isWorked()) {
+            medium += work.first ? 0 : sign;
+            hard += work.first ? sign * FIRST_LEFT : 0;
+            return;
+        }
+        hard += sign * alone(work);
+        soft += sign * cost(work);
+        for (WorkAndCharge other : others(byBattery, work.getBattery())) {
+            pair(work, other, sign);
+        }
+        if (work.isCharged()) {
+            loads.add(work, sign);
+            for (WorkAndCharge other : others(byOutlet, work.getOutlet())) {
+                hard += sign * together(work, other);
+            }
+        }
+    }
+
+    private static long alone(WorkAndCharge work) {
+        long broken = work.pairing() == null ? NOT_TOGETHER : 0;
+        if (work.isCharged() && work.getOutlet().isAway(work.chargeStart(), work.chargeEnd())) {
+            broken += AWAY;
+        }
+        Stock battery = work.getBattery();
+        if (!work.first && battery.full() && battery.readyAt() > work.neededBy) {
+            broken += late(battery.readyAt() - work.neededBy);
+        }
+        return broken;
+    }
+
+    private static long late(long seconds) {
+        return 1 + Math.min(MOST_LATE, seconds / 60);
+    }
+
+    private void pair(WorkAndCharge one, WorkAndCharge other, int sign) {
+        WorkAndCharge first = one.order < other.order ? one : other;
+        WorkAndCharge then = one.order < other.order ? other : one;
+        if (first.ready() > then.neededBy) {
+            hard += sign * late(first.ready() - then.neededBy);
+        } else if (!first.getBattery().fixed()) {
+            soft += sign * pricing.weigh(Term.REST, Rest.hoursShort((then.start - first.ready()) / 3600.0));
+        }
+    }
+
+    private static long together(WorkAndCharge one, WorkAndCharge other) {
+        long from = Math.max(one.chargeStart(), other.chargeStart());
+        long until = Math.min(one.chargeEnd(), other.chargeEnd());
+        return other.isCharged() && from < until ? 1 + (until - from) / 60 : 0;
+    }
+
+    private long cost(WorkAndCharge work) {
+        long cost = pricing.energy(work);
+        if (pricing.isLeft(work)) {
+            cost += pricing.weigh(Term.UNCHARGED, 1);
+        }
+        if (!work.first && !work.getBattery().fixed()) {
+            cost += rotation(work) + changes(work);
+        }
+        return cost + pricing.weigh(Term.MOVED, work.moves());
+    }
+
+    /** What one use more costs its battery, beside the others it has. */
+    private long rotation(WorkAndCharge work) {
+        int uses = 0;
+        for (WorkAndCharge other : others(byBattery, work.getBattery())) {
+            uses += other.first ? 0 : 1;
+        }
+        int handicap = work.getBattery().handicap();
+        double cost = Rotation.cost(handicap, uses + 1) - Rotation.cost(handicap, uses);
+        return pricing.weigh(Term.ROTATION, cost);
+    }
+
+    private long changes(WorkAndCharge work) {
+        WorkAndCharge before = work.before == null ? null : byKey.get(work.before);
+        WorkAndCharge next = after.get(work.getKey());
+        int changes = 0;
+        if (before == null) {
+            changes += work.getBattery().code().equals(work.found) ? 0 : 1;
+        } else if (before.isWorked() && !before.getBattery().equals(work.getBattery())) {
+            changes++;
+        }
+        if (next != null && next.isWorked() && !next.getBattery().equals(work.getBattery())) {
+            changes++;
+        }
+        return pricing.weigh(Term.CHANGES, changes);
+    }
+
+    @Override
+    public void beforeEntityAdded(Object entity) {}
+
+    @Override
+    public void afterEntityAdded(Object entity) {
+        putOn((WorkAndCharge) entity);
+    }
+
+    @Override
+    public void beforeEntityRemoved(Object entity) {
+        takeOff((WorkAndCharge) entity);
+    }
+
+    @Override
+    public void afterEntityRemoved(Object entity) {}
+}
