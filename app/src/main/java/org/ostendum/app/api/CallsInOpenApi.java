@@ -35,6 +35,11 @@ class CallsInOpenApi {
             events.summary("What happened to a battery: all of it or nothing, the same key once")
                     .requestBody(body(example("events")))
                     .responses(answers("Kept, or kept before.", null));
+            path(document, "/api/v1/plan")
+                    .getPost()
+                    .summary(
+                            "Plans a room that is sent: schemas at /api/v1/schemas/plan-problem and /plan; nothing is kept")
+                    .requestBody(body(example("plan")));
             Operation judge = path(document, "/api/v1/judge").getPost();
             judge.summary("Judges readings that are sent; nothing is kept").requestBody(body(example("judge")));
         };

@@ -139,6 +139,8 @@ public final class Access {
             route(POST, "/sums/*", WORKERS),
             route(POST, "/api/v1/sums/*", EVERYBODY),
             route(POST, "/api/v1/judge", EVERYBODY),
+            route(POST, "/api/v1/plan", EVERYBODY),
+            route(GET, "/api/v1/schemas/*", EVERYBODY),
             route(GET, "/api/v1/batteries/*", EVERYBODY),
             route(POST, "/api/v1/batteries/*/events", WORKERS),
             route(GET, "/api/v1/fleet.zip", LEADS),
