@@ -75,6 +75,7 @@ public class DemoData implements ApplicationRunner {
         clock.backToNow();
         // So much at once: what the database believes of its tables is still that they are empty.
         sql.execute("analyze table ledger_entry, round, cell_reading, charge_sample, battery, battery_state");
+        around.plan(known);
         LOG.info("{} batteries with their year are in the site", living.size());
     }
 

@@ -13,6 +13,7 @@ class DemoSurroundings {
     private final DemoJobs jobs;
     private final DemoDevices devices;
     private final DemoNewcomer newcomer;
+    private final DemoPlan plan;
 
     DemoSurroundings(
             Rooms rooms,
@@ -20,13 +21,15 @@ class DemoSurroundings {
             DemoRepairs repairs,
             DemoJobs jobs,
             DemoDevices devices,
-            DemoNewcomer newcomer) {
+            DemoNewcomer newcomer,
+            DemoPlan plan) {
         this.rooms = rooms;
         this.safety = safety;
         this.repairs = repairs;
         this.jobs = jobs;
         this.devices = devices;
         this.newcomer = newcomer;
+        this.plan = plan;
     }
 
     void beforeTheYear(Known known) {
@@ -39,6 +42,12 @@ class DemoSurroundings {
         jobs.fill();
         safety.refill(room(), known.persons());
         devices.fill();
+        plan.fill(known.persons());
+    }
+
+    /** With everything in place, as of now. */
+    void plan(Known known) {
+        plan.plan(known.persons());
     }
 
     private long room() {

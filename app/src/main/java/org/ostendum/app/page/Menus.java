@@ -32,6 +32,7 @@ class Menus {
             new Place("room", "/", "r", ALL),
             new Place("fleet", "/fleet", "f", ALL),
             new Place("charging", "/charging", "c", ALL),
+            new Place("plan", "/plan", "t", ALL),
             new Place("water", "/watering", "w", ALL),
             new Place("jobs", "/jobs", "j", ALL),
             new Place("safety", "/safety", "a", ALL),
@@ -47,11 +48,12 @@ class Menus {
 
     private static Map<Role, List<Place>> menus() {
         Map<Role, List<Place>> menus = new EnumMap<>(Role.class);
-        menus.put(Role.TECHNICIAN, named("mine", "room", "fleet", "charging", "water", "jobs", "sums", "ledger"));
+        menus.put(
+                Role.TECHNICIAN, named("mine", "plan", "room", "fleet", "charging", "water", "jobs", "sums", "ledger"));
         menus.put(Role.MECHANIC, named("mine", "room", "fleet", "charging", "jobs", "sums", "ledger"));
-        menus.put(Role.LEAD, named("room", "fleet", "charging", "jobs", "sums", "ledger", "rules", "setup"));
+        menus.put(Role.LEAD, named("room", "fleet", "charging", "plan", "jobs", "sums", "ledger", "rules", "setup"));
         menus.put(Role.SAFETY, named("safety", "room", "jobs", "fleet", "procedures", "ledger", "rules"));
-        menus.put(Role.VIEWER, named("room", "fleet", "charging", "jobs", "sums", "ledger", "rules"));
+        menus.put(Role.VIEWER, named("room", "fleet", "charging", "plan", "jobs", "sums", "ledger", "rules"));
         return menus;
     }
 

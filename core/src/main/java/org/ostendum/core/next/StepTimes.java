@@ -5,7 +5,7 @@ import org.ostendum.core.next.NextThing.Time;
 import org.ostendum.core.state.BatteryState;
 
 /** How long jobs take. Rules of thumb: 15 s to draw a cell, 10 s to water one, and the walk; a charger of 16 A for each 100 Ah. */
-final class StepTimes {
+public final class StepTimes {
     private static final double CHARGER_RATE = 0.16;
     private static final double CHARGE_RETURN = 1.12;
     private static final int FINISH_MINUTES = 120;
@@ -14,7 +14,7 @@ final class StepTimes {
 
     private StepTimes() {}
 
-    static Time of(NextStep step, BatteryState battery) {
+    public static Time of(NextStep step, BatteryState battery) {
         int cells = battery.model().cells();
         return switch (step) {
             case TAKE_ROUND, READ_AGAIN, READ_AFTER_EQUALISE, READ_CHARGE_VOLTS -> atBattery(3 + cells / 4);

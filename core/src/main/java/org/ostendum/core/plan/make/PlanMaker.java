@@ -107,7 +107,10 @@ public final class PlanMaker {
 
     private void begin(PoolBattery battery) {
         uses.begin(battery);
-        if (battery.missingAh() > 0 && !battery.held()) {
+        boolean charges = pinnedOf(battery.code(), job -> job.what() == Task.CHARGE)
+                .findAny()
+                .isPresent();
+        if (battery.missingAh() > 0 && (!battery.held() || charges)) {
             String key = Decisions.first(battery.code());
             long from = Math.min(0, firstPinned(battery.code()));
             events.add(chargeEvent(battery.code(), key, battery.missingAh(), from));

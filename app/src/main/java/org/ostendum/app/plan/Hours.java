@@ -1,0 +1,89 @@
+package org.ostendum.app.plan;
+
+import static org.ostendum.app.db.jooq.Tables.MACHINE_HOURS;
+import static org.ostendum.app.db.jooq.Tables.PERSON_HOURS;
+
+import java.time.DayOfWeek;
+import java.time.LocalTime;
+import java.util.List;
+import org.jooq.DSLContext;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Repository;
+
+/** When machines are needed and people are there, week by week. */
+@Repository
+public class Hours {
+    private static final int DAY = 24 * 60;
+
+    private final DSLContext sql;
+
+    Hours(DSLContext sql) {
+        this.sql = sql;
+    }
+
+    List<WeekHours> ofMachines() {
+        return sql.selectFrom(MACHINE_HOURS)
+                .orderBy(MACHINE_HOURS.MACHINE_ID, MACHINE_HOURS.WEEKDAY, MACHINE_HOURS.FROM_MINUTE)
+                .fetch(r -> new WeekHours(
+                        r.getId(),
+                        r.getMachineId(),
+                        DayOfWeek.of(r.getWeekday()),
+                        time(r.getFromMinute()),
+                        time(r.getUntilMinute()),
+                        r.getAh()));
+    }
+
+    List<WeekHours> ofPeople() {
+        return sql.selectFrom(PERSON_HOURS)
+                .orderBy(PERSON_HOURS.PERSON_ID, PERSON_HOURS.WEEKDAY, PERSON_HOURS.FROM_MINUTE)
+                .fetch(r -> new WeekHours(
+                        r.getId(),
+                        r.getPersonId(),
+                        DayOfWeek.of(r.getWeekday()),
+                        time(r.getFromMinute()),
+                        time(r.getUntilMinute()),
+                        null));
+    }
+
+    private static LocalTime time(int minute) {
+        return LocalTime.of(minute / 60 % 24, minute % 60);
+    }
+
+    private static short minute(LocalTime time) {
+        return (short) ((time.getHour() * 60 + time.getMinute()) % DAY);
+    }
+
+    /** A machine is needed; one that begins at the same time of the same day is changed. */
+    public void needMachine(long machineId, DayOfWeek day, LocalTime from, LocalTime until, @Nullable Double ah) {
+        sql.insertInto(MACHINE_HOURS)
+                .set(MACHINE_HOURS.MACHINE_ID, machineId)
+                .set(MACHINE_HOURS.WEEKDAY, (byte) day.getValue())
+                .set(MACHINE_HOURS.FROM_MINUTE, minute(from))
+                .set(MACHINE_HOURS.UNTIL_MINUTE, minute(until))
+                .set(MACHINE_HOURS.AH, ah)
+                .onDuplicateKeyUpdate()
+                .set(MACHINE_HOURS.UNTIL_MINUTE, minute(until))
+                .set(MACHINE_HOURS.AH, ah)
+                .execute();
+    }
+
+    /** A person is there; one that begins at the same time of the same day is changed. */
+    public void personThere(long personId, DayOfWeek day, LocalTime from, LocalTime until) {
+        sql.insertInto(PERSON_HOURS)
+                .set(PERSON_HOURS.PERSON_ID, personId)
+                .set(PERSON_HOURS.WEEKDAY, (byte) day.getValue())
+                .set(PERSON_HOURS.FROM_MINUTE, minute(from))
+                .set(PERSON_HOURS.UNTIL_MINUTE, minute(until))
+                .onDuplicateKeyUpdate()
+                .set(PERSON_HOURS.UNTIL_MINUTE, minute(until))
+                .execute();
+    }
+
+    void removeOfMachine(long id) {
+        sql.deleteFrom(MACHINE_HOURS).where(MACHINE_HOURS.ID.eq(id)).execute();
+    }
+
+    void removeOfPerson(long id) {
+        sql.deleteFrom(PERSON_HOURS).where(PERSON_HOURS.ID.eq(id)).execute();
+    }
+}

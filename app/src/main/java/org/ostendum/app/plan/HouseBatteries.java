@@ -1,0 +1,109 @@
+package org.ostendum.app.plan;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.core.equalise.EqualiseProposal;
+import org.ostendum.core.judge.NextStep;
+import org.ostendum.core.next.NextThing;
+import org.ostendum.core.next.StepTimes;
+import org.ostendum.core.plan.PlanProblem.Due;
+import org.ostendum.core.plan.PlanProblem.PoolBattery;
+import org.ostendum.core.plan.Task;
+import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.rulebook.Severity;
+import org.ostendum.core.state.BatteryState;
+import org.ostendum.core.state.Stage;
+import org.ostendum.core.state.WaterDue;
+
+/** Batteries of the house as the plan sees them: by the one state that every screen asks. */
+final class HouseBatteries {
+    /** Practice {@code charge.never-discharge-below}: 80 % of depth. */
+    private static final double LEAST_SOC = 0.2;
+
+    /** Where nobody knows how full a battery is, half is taken to be missing. */
+    private static final double UNKNOWN_MISSING = 0.5;
+
+    private static final double LEAST_MISSING = 0.05;
+    private static final Duration WINDOW = Duration.ofDays(2);
+
+    private final Instant until;
+
+    HouseBatteries(Instant until) {
+        this.until = until;
+    }
+
+    /** @return whether it may not work: held, in pieces, out of service, or found to be stopped */
+    static boolean isHeld(BatteryState state) {
+        return state.stage() != Stage.IN_SERVICE
+                || state.heldFor() != null
+                || state.inHand() != null
+                || state.severity() == Severity.STOP
+                || state.isBridgedTooLong();
+    }
+
+    PoolBattery of(Battery battery, BatteryState state, int cycles, boolean flat, boolean out) {
+        double capacity = battery.type().model().capacity().ampHours();
+        return new PoolBattery(
+                battery.code(),
+                state.nominalVolts(),
+                battery.type().connector(),
+                battery.type().weightKg(),
+                capacity,
+                flat ? capacity * (1 - LEAST_SOC) : missing(state, capacity),
+                state.coolingUntil(),
+                out || isHeld(state),
+                LEAST_SOC,
+                cycles,
+                battery.place() == null ? "" : battery.place(),
+                due(state));
+    }
+
+    static double missing(BatteryState state, double capacity) {
+        if (!state.isCharging() && (state.full().isYes() || state.isCooling())) {
+            return 0;
+        }
+        double part = state.charge().isKnown() ? 1 - state.charge().likely() : UNKNOWN_MISSING;
+        return Math.round(capacity * Math.max(LEAST_MISSING, part));
+    }
+
+    private List<Due> due(BatteryState state) {
+        List<Due> due = new ArrayList<>();
+        if (!state.model().kind().hasCaps()) {
+            return due;
+        }
+        WaterDue water = state.waterDue();
+        add(due, Task.WATER, NextStep.WATER, water == null ? null : water.at(), state);
+        add(
+                due,
+                Task.ROUND,
+                NextStep.TAKE_ROUND,
+                after(
+                        state.roundAt(),
+                        state,
+                        RuleKey.roundInterval(state.model().duty())),
+                state);
+        if (EqualiseProposal.of(state).isPresent()) {
+            add(due, Task.EQUALISE, NextStep.EQUALISE, state.asOf(), state);
+        }
+        add(due, Task.WASH, NextStep.WASH, after(state.care().washed(), state, RuleKey.WASH_INTERVAL), state);
+        return due;
+    }
+
+    private static @Nullable Instant after(@Nullable Instant last, BatteryState state, RuleKey interval) {
+        return last == null ? null : last.plus(state.rules().duration(interval));
+    }
+
+    private void add(List<Due> due, Task what, NextStep step, @Nullable Instant at, BatteryState state) {
+        if (at == null || !at.isBefore(until)) {
+            return;
+        }
+        NextThing.Time time = StepTimes.of(step, state);
+        Instant from = at.isBefore(state.asOf()) ? state.asOf() : at;
+        int takes = what == Task.EQUALISE ? (int) time.inAll().toMinutes() : 0;
+        due.add(new Due(what, from, from.plus(WINDOW), (int) time.handsOn().toMinutes(), takes));
+    }
+}

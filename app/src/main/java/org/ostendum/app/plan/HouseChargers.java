@@ -1,0 +1,147 @@
+package org.ostendum.app.plan;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.inventory.Rooms;
+import org.ostendum.app.ledger.Ledger;
+import org.ostendum.app.plan.Mishap.Kind;
+import org.ostendum.core.charge.ChargeSums;
+import org.ostendum.core.charge.PastCharges;
+import org.ostendum.core.charge.TimeToFull;
+import org.ostendum.core.charger.ChargerMatch;
+import org.ostendum.core.event.ChargeKind;
+import org.ostendum.core.event.EventLog;
+import org.ostendum.core.gas.Gassing;
+import org.ostendum.core.plan.ChargeLength;
+import org.ostendum.core.plan.PlanProblem.Pairing;
+import org.ostendum.core.plan.PlanProblem.PlanCharger;
+import org.ostendum.core.plan.PlanProblem.Room;
+import org.ostendum.core.plan.Span;
+import org.ostendum.core.quantity.AmpHours;
+import org.ostendum.core.quantity.Amperes;
+import org.ostendum.core.quantity.Celsius;
+import org.ostendum.core.room.RoomPlan;
+import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.rulebook.Rulebook;
+import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.state.BatteryState;
+import org.springframework.stereotype.Component;
+
+/** Chargers of the house as the plan sees them: what they draw, what their batteries give off, which go with which battery, and how long a charge lasts. */
+@Component
+class HouseChargers {
+    private static final Duration LEARNED_FROM = Duration.ofDays(120);
+    private static final Celsius ROOM = Celsius.of(20);
+    /** A finishing current is 3 to 5 A per 100 Ah; a charger's own plate bounds it. */
+    private static final double FINISH_OF_PLATE = 0.25;
+
+    private final Rooms rooms;
+    private final Ledger ledger;
+
+    HouseChargers(Rooms rooms, Ledger ledger) {
+        this.rooms = rooms;
+        this.ledger = ledger;
+    }
+
+    List<RoomPlan> plans() {
+        return rooms.plans();
+    }
+
+    List<PlanCharger> chargers(List<RoomPlan> plans, List<Mishap> mishaps, Rules site) {
+        Map<Long, String> places = new HashMap<>();
+        plans.forEach(plan -> plan.slots()
+                .filter(slot -> slot.charger() != null)
+                .forEach(slot -> places.put(slot.charger().id(), slot.code())));
+        return plans.stream()
+                .flatMap(RoomPlan::chargers)
+                .map(charger -> new PlanCharger(
+                        charger.code(),
+                        2 * charger.cells(),
+                        charger.sheet().connector(),
+                        places.getOrDefault(charger.id(), ""),
+                        ChargerMatch.kilowatts(charger.sheet(), charger.cells(), site),
+                        litresPerHour(charger),
+                        mishaps.stream()
+                                .filter(mishap -> mishap.isOf(Kind.CHARGER_DEAD, charger.code()))
+                                .map(mishap -> new Span(mishap.from(), mishap.until()))
+                                .toList()))
+                .toList();
+    }
+
+    private static double litresPerHour(RoomPlan.Charger charger) {
+        double finish = Math.min(
+                FINISH_OF_PLATE * charger.amps(),
+                ChargeSums.finish(AmpHours.of(charger.sheet().most().ampHours()))
+                        .amperes());
+        return 1000
+                * Gassing.hydrogenPerHour(charger.cells(), new Amperes(finish), ROOM)
+                        .cubicMetres();
+    }
+
+    /** What the air of all rooms carries off below the alarm, and what the site may draw. */
+    static Room room(List<RoomPlan> plans, Rules site) {
+        double power = site.value(RuleKey.SITE_POWER).doubleValue();
+        double alarm = site.value(RuleKey.HYDROGEN_ALARM).doubleValue() / 100;
+        boolean known = plans.stream().allMatch(plan -> plan.air().fanCubicMetresPerHour() != null);
+        double air = plans.stream()
+                .mapToDouble(plan -> Objects.requireNonNullElse(plan.air().fanCubicMetresPerHour(), 0.0))
+                .sum();
+        return new Room(power == 0 ? null : (Double) power, known && air > 0 ? (Double) (1000 * air * alarm) : null);
+    }
+
+    List<Pairing> pairings(
+            Collection<Battery> batteries,
+            Map<Long, BatteryState> states,
+            List<RoomPlan> plans,
+            Rulebook book,
+            Instant now) {
+        Map<Long, EventLog> past =
+                ledger.charges(batteries.stream().map(Battery::id).toList(), now.minus(LEARNED_FROM));
+        List<RoomPlan.Charger> chargers =
+                plans.stream().flatMap(RoomPlan::chargers).toList();
+        List<Pairing> pairs = new ArrayList<>();
+        for (Battery battery : batteries) {
+            BatteryState state = Objects.requireNonNull(states.get(battery.id()));
+            List<TimeToFull.Past> finished = PastCharges.of(past.getOrDefault(battery.id(), EventLog.NONE))
+                    .finished();
+            Map<Double, ChargeLength> lengths = new HashMap<>();
+            for (RoomPlan.Charger charger : chargers) {
+                if (goesWith(
+                        charger, battery, state, book.rulesFor(battery.type().id()))) {
+                    ChargeLength length =
+                            lengths.computeIfAbsent(charger.amps(), amperes -> length(battery, amperes, finished));
+                    pairs.add(
+                            new Pairing(battery.code(), charger.code(), length.minutesPerAh(), length.finishMinutes()));
+                }
+            }
+        }
+        return pairs;
+    }
+
+    private static ChargeLength length(Battery battery, double amperes, List<TimeToFull.Past> finished) {
+        AmpHours capacity = battery.type().model().capacity();
+        return ChargeLength.of(new TimeToFull(capacity, new Amperes(amperes), finished), capacity.ampHours());
+    }
+
+    /** By the sheets; a machine with a charger of its own on board keeps to it. */
+    private static boolean goesWith(RoomPlan.Charger charger, Battery battery, BatteryState state, Rules rules) {
+        ChargerMatch.Surroundings now = new ChargerMatch.Surroundings(
+                battery.type().connector(),
+                null,
+                0,
+                null,
+                ChargeKind.CONVENTIONAL,
+                battery.type().opportunity(),
+                state.bridged().size());
+        return charger.reaches(battery.machineCode())
+                && ChargerMatch.of(charger.sheet(), battery.type().model(), now, rules)
+                        .isEmpty();
+    }
+}

@@ -1,0 +1,233 @@
+package org.ostendum.app.plan;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.ledger.RecentCycles;
+import org.ostendum.app.plan.Mishap.Kind;
+import org.ostendum.app.state.BatteryStates;
+import org.ostendum.core.charge.Tariff;
+import org.ostendum.core.plan.Plan;
+import org.ostendum.core.plan.PlanJob;
+import org.ostendum.core.plan.PlanProblem;
+import org.ostendum.core.plan.PlanProblem.Machine;
+import org.ostendum.core.plan.PlanProblem.Pairing;
+import org.ostendum.core.plan.PlanProblem.PoolBattery;
+import org.ostendum.core.plan.PlanProblem.Price;
+import org.ostendum.core.plan.PlanProblem.Shift;
+import org.ostendum.core.plan.PlanProblem.Times;
+import org.ostendum.core.plan.Task;
+import org.ostendum.core.room.RoomPlan;
+import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.rulebook.Rulebook;
+import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.state.BatteryState;
+import org.ostendum.core.state.OnCharge;
+import org.springframework.stereotype.Service;
+
+/** The house as a room to be planned, from the live state: what runs is a fact, what is pinned stays. */
+@Service
+class HouseProblem {
+    private static final long SEED = 1;
+    private static final int CHANGE_MINUTES = 15;
+    private static final int PLUG_MINUTES = 3;
+    private static final Duration PRICED_BEYOND = Duration.ofDays(2);
+    private static final Duration LEAST_LEFT = Duration.ofMinutes(15);
+
+    private final Batteries batteries;
+    private final BatteryStates batteryStates;
+    private final RecentCycles cycles;
+    private final HouseMachines machines;
+    private final HouseChargers chargers;
+    private final HousePeople people;
+    private final Mishaps mishaps;
+    private final ZoneId zone;
+
+    HouseProblem(
+            Batteries batteries,
+            BatteryStates batteryStates,
+            RecentCycles cycles,
+            HouseMachines machines,
+            HouseChargers chargers,
+            HousePeople people,
+            Mishaps mishaps,
+            ZoneId zone) {
+        this.batteries = batteries;
+        this.batteryStates = batteryStates;
+        this.cycles = cycles;
+        this.machines = machines;
+        this.chargers = chargers;
+        this.people = people;
+        this.mishaps = mishaps;
+        this.zone = zone;
+    }
+
+    /** @param earlier plan in force; null for none */
+    PlanProblem from(Instant now, Duration ahead, int seconds, @Nullable Plan earlier) {
+        Instant from = now.truncatedTo(ChronoUnit.MINUTES);
+        Instant until = from.plus(ahead);
+        Rulebook book = batteryStates.rulebook();
+        Rules site = book.siteRules();
+        List<Mishap> wrong = mishaps.notOver(from);
+        List<Battery> all = batteries.all();
+        Map<Long, BatteryState> states = batteryStates.statesOf(all, book);
+        List<RoomPlan> plans = chargers.plans();
+        List<Machine> needs = machines.machines(all, from, until, wrong);
+        List<Pairing> pairs = chargers.pairings(all, states, plans, book, from);
+        List<PlanJob> pinned = new ArrayList<>(running(all, states, needs, pairs, from));
+        pinned.addAll(stillPinned(earlier, from, pinned));
+        List<String> working = pinned.stream()
+                .filter(job -> job.what() == Task.USE && job.start().isBefore(from))
+                .map(PlanJob::battery)
+                .toList();
+        Map<Long, Integer> worked = cycles.of(all.stream().map(Battery::id).toList());
+        HouseBatteries house = new HouseBatteries(until);
+        List<PoolBattery> pool = all.stream()
+                .map(battery -> house.of(
+                        battery,
+                        Objects.requireNonNull(states.get(battery.id())),
+                        worked.getOrDefault(battery.id(), 0),
+                        is(Kind.BATTERY_FLAT, battery, wrong),
+                        is(Kind.BATTERY_OUT, battery, wrong)))
+                .map(battery -> working.contains(battery.code()) ? atWork(battery) : battery)
+                .toList();
+        return new PlanProblem(
+                from,
+                until,
+                seconds,
+                SEED,
+                earlier,
+                pinned,
+                needs,
+                pool,
+                chargers.chargers(plans, wrong, site),
+                pairs,
+                people.workers(from, until, wrong, site),
+                HouseChargers.room(plans, site),
+                prices(Tariff.of(site, zone), from, until.plus(PRICED_BEYOND)),
+                new Times((int) site.duration(RuleKey.COOLING).toMinutes(), CHANGE_MINUTES, PLUG_MINUTES),
+                Map.of());
+    }
+
+    private static boolean is(Kind kind, Battery battery, List<Mishap> wrong) {
+        return wrong.stream().anyMatch(mishap -> mishap.isOf(kind, battery.code()));
+    }
+
+    /** What its shift takes out of it is told by the shift. */
+    private static PoolBattery atWork(PoolBattery b) {
+        return new PoolBattery(
+                b.code(),
+                b.volts(),
+                b.connector(),
+                b.weightKg(),
+                b.capacityAh(),
+                0,
+                null,
+                false,
+                b.leastSoc(),
+                b.cycles(),
+                b.place(),
+                b.due());
+    }
+
+    /** Charges that run, and machines that are out in a shift that has begun. */
+    private static List<PlanJob> running(
+            List<Battery> all, Map<Long, BatteryState> states, List<Machine> needs, List<Pairing> pairs, Instant from) {
+        List<PlanJob> running = new ArrayList<>();
+        for (Battery battery : all) {
+            BatteryState state = Objects.requireNonNull(states.get(battery.id()));
+            OnCharge charge = state.onCharge();
+            List<Pairing> own = pairs.stream()
+                    .filter(pair -> pair.battery().equals(battery.code()))
+                    .toList();
+            // One on a charger that does not go with it is an alarm, not a plan.
+            if (charge != null && !own.isEmpty()) {
+                running.add(charge(battery, state, charge, own, from));
+            }
+        }
+        for (Machine machine : needs) {
+            String code = machine.battery();
+            boolean charging = running.stream().anyMatch(job -> job.battery().equals(code));
+            machine.shifts().stream()
+                    .filter(shift -> code != null && !charging && shift.start().isBefore(from))
+                    .forEach(shift -> running.add(use(machine, Objects.requireNonNull(code), shift)));
+        }
+        return running;
+    }
+
+    private static PlanJob charge(
+            Battery battery, BatteryState state, OnCharge charge, List<Pairing> own, Instant from) {
+        double missing =
+                HouseBatteries.missing(state, battery.type().model().capacity().ampHours());
+        Instant end =
+                from.plusSeconds(Math.max(LEAST_LEFT.toSeconds(), own.get(0).seconds(missing)));
+        String charger = charge.charger();
+        boolean known =
+                charger != null && own.stream().anyMatch(pair -> pair.charger().equals(charger));
+        Instant start = charge.since().isBefore(from) ? charge.since() : from.minusSeconds(1);
+        return new PlanJob(
+                "charge-" + battery.code() + "-now",
+                Task.CHARGE,
+                battery.code(),
+                null,
+                null,
+                known ? charger : own.get(0).charger(),
+                null,
+                start,
+                end,
+                true,
+                null);
+    }
+
+    private static PlanJob use(Machine machine, String battery, Shift shift) {
+        return new PlanJob(
+                "use-" + battery + "-now",
+                Task.USE,
+                battery,
+                machine.code(),
+                shift.id(),
+                null,
+                null,
+                shift.start(),
+                shift.end(),
+                true,
+                null);
+    }
+
+    /** What a person has pinned in the plan in force and has not begun. */
+    private static List<PlanJob> stillPinned(@Nullable Plan earlier, Instant from, List<PlanJob> running) {
+        if (earlier == null) {
+            return List.of();
+        }
+        return earlier.jobs().stream()
+                .filter(job -> job.pinned() && !job.start().isBefore(from))
+                .filter(job -> running.stream()
+                        .noneMatch(now ->
+                                now.battery().equals(job.battery()) && now.end().isAfter(job.start())))
+                .toList();
+    }
+
+    private static List<Price> prices(Tariff tariff, Instant from, Instant until) {
+        List<Price> prices = new ArrayList<>();
+        Instant start = from;
+        Instant at = from.truncatedTo(ChronoUnit.HOURS).plus(Duration.ofHours(1));
+        while (start.isBefore(until)) {
+            double price = tariff.at(start);
+            while (at.isBefore(until) && tariff.at(at) == price) {
+                at = at.plus(Duration.ofHours(1));
+            }
+            prices.add(new Price(start, at, price / 100));
+            start = at;
+            at = at.plus(Duration.ofHours(1));
+        }
+        return prices;
+    }
+}

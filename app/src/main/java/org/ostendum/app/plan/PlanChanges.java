@@ -1,0 +1,93 @@
+package org.ostendum.app.plan;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import org.ostendum.app.words.Words;
+import org.ostendum.core.people.Person;
+import org.ostendum.core.plan.Plan;
+import org.ostendum.core.plan.PlanJob;
+import org.ostendum.core.plan.PlanProblem;
+import org.ostendum.core.plan.Task;
+import org.ostendum.core.plan.make.WhatIf;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What people change of a plan: pin, move, say that it could not be done. */
+@Service
+class PlanChanges {
+    private static final Duration OUT_FOR = Duration.ofHours(24);
+
+    private final PlanRuns runs;
+    private final Mishaps mishaps;
+    private final Planning planning;
+
+    PlanChanges(PlanRuns runs, Mishaps mishaps, Planning planning) {
+        this.runs = runs;
+        this.mishaps = mishaps;
+        this.planning = planning;
+    }
+
+    /** Pins a job, or lets it go where it is pinned. */
+    @Transactional
+    public void pin(long run, String id) {
+        Plan plan = runs.plan(run).orElseThrow();
+        runs.keep(run, with(plan, id));
+    }
+
+    private static Plan with(Plan plan, String id) {
+        List<PlanJob> jobs = plan.jobs().stream()
+                .map(job -> job.id().equals(id) ? job.withPinned(!job.pinned()) : job)
+                .toList();
+        return new Plan(jobs, plan.unmet(), plan.terms(), plan.seconds(), plan.valid());
+    }
+
+    /** @return the moved job’s id in the plan that is proposed now; empty where it cannot be moved there */
+    @Transactional
+    public Optional<String> move(long run, String id, String charger, Instant start, Person by, Words words) {
+        PlanProblem problem = runs.problem(run);
+        Plan plan = runs.plan(run).orElseThrow();
+        return plan.jobs().stream()
+                .filter(job -> job.id().equals(id))
+                .findFirst()
+                .flatMap(job -> new WhatIf(problem, plan).at(job, charger, start))
+                .map(other -> {
+                    String because =
+                            words.text("plan.because.moved", other.job().battery(), charger);
+                    long proposed = runs.add(problem, because, by.id(), null, words.now())
+                            .orElseThrow();
+                    runs.propose(proposed, with(other.plan(), other.job().id()), words.now());
+                    return other.job().id();
+                });
+    }
+
+    /** What stands behind it goes into the next plan, which is made at once. */
+    public void notPossible(long run, String id, NotPossible why, Person by, Words words) {
+        PlanJob job = runs.plan(run).orElseThrow().jobs().stream()
+                .filter(one -> one.id().equals(id))
+                .findFirst()
+                .orElseThrow();
+        String because = words.text(
+                "plan.because.not-possible",
+                words.text("plan.what." + job.what()),
+                job.battery(),
+                words.text("plan.not-possible." + why));
+        runs.mark(run, id, false, words.text("plan.not-possible." + why), by.id(), words.now());
+        Instant until = words.now().plus(OUT_FOR);
+        if (why == NotPossible.CHARGER_DEAD && job.charger() != null) {
+            mishaps.add(
+                    Mishap.Kind.CHARGER_DEAD,
+                    Objects.requireNonNull(job.charger()),
+                    words.now(),
+                    until,
+                    null,
+                    by.id(),
+                    words.now());
+        } else if (why == NotPossible.BATTERY_FAULT || (why == NotPossible.NOT_THERE && job.what() != Task.CHARGE)) {
+            mishaps.add(Mishap.Kind.BATTERY_OUT, job.battery(), words.now(), until, null, by.id(), words.now());
+        }
+        planning.again(because, by.id());
+    }
+}

@@ -1,0 +1,48 @@
+package org.ostendum.app.plan;
+
+import java.time.DayOfWeek;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.plan.Span;
+
+/**
+ * A stretch of the week in which a machine is needed or a person is there.
+ *
+ * @param ofId the machine or person
+ * @param until the same as or before {@code from}: on the day after
+ * @param ah that the work takes; null for what has been usual
+ */
+record WeekHours(long id, long ofId, DayOfWeek day, LocalTime from, LocalTime until, @Nullable Double ah) {
+
+    /** @return its stretches that touch a time, by their date in the zone */
+    List<Dated> within(Instant start, Instant end, ZoneId zone) {
+        List<Dated> dated = new ArrayList<>();
+        LocalDate last = LocalDate.ofInstant(end, zone);
+        for (LocalDate date = LocalDate.ofInstant(start, zone).minusDays(1);
+                !date.isAfter(last);
+                date = date.plusDays(1)) {
+            if (date.getDayOfWeek() == day) {
+                Span span = span(date, zone);
+                if (span.touches(new Span(start, end))) {
+                    dated.add(new Dated(date, span));
+                }
+            }
+        }
+        return dated;
+    }
+
+    private Span span(LocalDate date, ZoneId zone) {
+        LocalDate ends = until.isAfter(from) ? date : date.plusDays(1);
+        return new Span(
+                date.atTime(from).atZone(zone).toInstant(),
+                ends.atTime(until).atZone(zone).toInstant());
+    }
+
+    /** The stretch of one week. */
+    record Dated(LocalDate date, Span span) {}
+}
