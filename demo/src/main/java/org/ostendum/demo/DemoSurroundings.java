@@ -33,6 +33,7 @@ class DemoSurroundings {
     }
 
     void beforeTheYear(Known known) {
+        plan.limitPower(known.persons());
         safety.fill(room(), known.persons());
     }
 

@@ -31,6 +31,7 @@ import org.ostendum.core.room.RoomPlan;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rulebook;
 import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.state.BatteryState;
 import org.springframework.stereotype.Component;
 
@@ -52,6 +53,18 @@ class HouseChargers {
 
     List<RoomPlan> plans() {
         return rooms.plans();
+    }
+
+    /** @return code of the charger over each slot */
+    static Map<Long, String> overSlots(List<RoomPlan> plans) {
+        Map<Long, String> over = new HashMap<>();
+        plans.stream().flatMap(RoomPlan::slots).forEach(slot -> {
+            RoomPlan.Charger charger = slot.charger();
+            if (charger != null) {
+                over.put(slot.id(), charger.code());
+            }
+        });
+        return over;
     }
 
     List<PlanCharger> chargers(List<RoomPlan> plans, List<Mishap> mishaps, Rules site) {
@@ -140,8 +153,9 @@ class HouseChargers {
                 ChargeKind.CONVENTIONAL,
                 battery.type().opportunity(),
                 state.bridged().size());
+        // What only watches is worth watching, not worth leaving a charger empty for.
         return charger.reaches(battery.machineCode())
-                && ChargerMatch.of(charger.sheet(), battery.type().model(), now, rules)
-                        .isEmpty();
+                && ChargerMatch.of(charger.sheet(), battery.type().model(), now, rules).stream()
+                        .noneMatch(misfit -> misfit.severity().compareTo(Severity.ACT) >= 0);
     }
 }

@@ -1,6 +1,5 @@
 package org.ostendum.app.plan;
 
-import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -17,6 +16,7 @@ import org.ostendum.app.inventory.Machine;
 import org.ostendum.app.inventory.MachineKind;
 import org.ostendum.app.inventory.Machines;
 import org.ostendum.app.ledger.Ledger;
+import org.ostendum.core.battery.Duty;
 import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.event.EventLog;
 import org.ostendum.core.plan.ExpectedWork;
@@ -32,6 +32,7 @@ class HouseMachines {
     /** Where nothing is on record, half of a battery (rule of thumb). */
     private static final double USUAL_PART = 0.5;
 
+    private static final double USABLE_PART = 0.75;
     private static final double MOST_KG = 20_000;
 
     private final Machines machines;
@@ -61,13 +62,14 @@ class HouseMachines {
             if (volts == null || (fixed && battery == null)) {
                 continue;
             }
-            ExpectedWork work = expected.computeIfAbsent(volts, v -> learned(batteries, v, from));
-            double half = USUAL_PART * capacity(batteries, volts, battery);
+            List<Battery> like = fixed && battery != null ? List.of(battery) : alike(batteries, volts);
+            ExpectedWork work = fixed ? learned(like, from) : expected.computeIfAbsent(volts, v -> learned(like, from));
+            double capacity = capacity(like, battery);
             List<Shift> shifts = new ArrayList<>();
             week.getOrDefault(machine.id(), List.of()).forEach(hour -> hour.within(from, until, zone).stream()
-                    .map(dated -> shift(dated, hour.ah(), work, half))
+                    .map(dated -> shift(dated, hour.ah(), work, capacity))
                     .forEach(shifts::add));
-            besides(machine, mishaps, half).forEach(shifts::add);
+            besides(machine, mishaps, USUAL_PART * capacity).forEach(shifts::add);
             shifts.sort(Comparator.comparing(Shift::start));
             all.add(new PlanProblem.Machine(
                     machine.code(),
@@ -93,23 +95,26 @@ class HouseMachines {
         return machine.connector().isEmpty() && battery != null ? battery.type().connector() : machine.connector();
     }
 
-    private static double capacity(Collection<Battery> batteries, int volts, @Nullable Battery battery) {
+    /** Batteries of trucks of that voltage: what cars and platforms work tells nothing of them. */
+    private static List<Battery> alike(Collection<Battery> batteries, int volts) {
+        return batteries.stream()
+                .filter(battery -> battery.type().model().nominalVolts() == volts
+                        && battery.type().model().duty() == Duty.MOTIVE)
+                .toList();
+    }
+
+    private static double capacity(Collection<Battery> like, @Nullable Battery battery) {
         return battery != null
                 ? battery.type().model().capacity().ampHours()
-                : batteries.stream()
-                        .filter(b -> b.type().model().nominalVolts() == volts)
+                : like.stream()
                         .mapToDouble(b -> b.type().model().capacity().ampHours())
                         .min()
                         .orElse(0);
     }
 
-    private ExpectedWork learned(Collection<Battery> batteries, int volts, Instant now) {
+    private ExpectedWork learned(Collection<Battery> like, Instant now) {
         Instant since = now.minusSeconds(86_400L * LEARNED_DAYS);
-        List<Long> ids = batteries.stream()
-                .filter(battery -> battery.type().model().nominalVolts() == volts)
-                .map(Battery::id)
-                .toList();
-        Map<Long, EventLog> past = ledger.charges(ids, since);
+        Map<Long, EventLog> past = ledger.charges(like.stream().map(Battery::id).toList(), since);
         return ExpectedWork.of(
                 past.values().stream()
                         .map(log -> log.between(BatteryEvent.Worked.class, since, now))
@@ -117,9 +122,10 @@ class HouseMachines {
                 zone);
     }
 
-    private static Shift shift(WeekHours.Dated dated, @Nullable Double ah, ExpectedWork work, double half) {
-        DayOfWeek day = dated.date().getDayOfWeek();
-        double wanted = ah == null ? work.on(day).orElse(half) : ah;
+    /** What people have said; else what has been usual, as far as a battery can give it. */
+    private static Shift shift(WeekHours.Dated dated, @Nullable Double ah, ExpectedWork work, double capacity) {
+        double usual = work.on(dated.date().getDayOfWeek()).orElse(USUAL_PART * capacity);
+        double wanted = ah == null ? Math.min(usual, USABLE_PART * capacity) : ah;
         return new Shift(
                 id(dated.date(), dated.span()),
                 dated.span().start(),

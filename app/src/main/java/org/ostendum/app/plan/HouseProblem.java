@@ -82,7 +82,8 @@ class HouseProblem {
         List<RoomPlan> plans = chargers.plans();
         List<Machine> needs = machines.machines(all, from, until, wrong);
         List<Pairing> pairs = chargers.pairings(all, states, plans, book, from);
-        List<PlanJob> pinned = new ArrayList<>(running(all, states, needs, pairs, from));
+        List<PlanJob> pinned =
+                new ArrayList<>(running(all, states, needs, pairs, HouseChargers.overSlots(plans), from));
         pinned.addAll(stillPinned(earlier, from, pinned));
         List<String> working = pinned.stream()
                 .filter(job -> job.what() == Task.USE && job.start().isBefore(from))
@@ -140,7 +141,12 @@ class HouseProblem {
 
     /** Charges that run, and machines that are out in a shift that has begun. */
     private static List<PlanJob> running(
-            List<Battery> all, Map<Long, BatteryState> states, List<Machine> needs, List<Pairing> pairs, Instant from) {
+            List<Battery> all,
+            Map<Long, BatteryState> states,
+            List<Machine> needs,
+            List<Pairing> pairs,
+            Map<Long, String> over,
+            Instant from) {
         List<PlanJob> running = new ArrayList<>();
         for (Battery battery : all) {
             BatteryState state = Objects.requireNonNull(states.get(battery.id()));
@@ -150,7 +156,7 @@ class HouseProblem {
                     .toList();
             // One on a charger that does not go with it is an alarm, not a plan.
             if (charge != null && !own.isEmpty()) {
-                running.add(charge(battery, state, charge, own, from));
+                running.add(charge(battery, state, charge, own, over, from));
             }
         }
         for (Machine machine : needs) {
@@ -164,14 +170,18 @@ class HouseProblem {
     }
 
     private static PlanJob charge(
-            Battery battery, BatteryState state, OnCharge charge, List<Pairing> own, Instant from) {
+            Battery battery,
+            BatteryState state,
+            OnCharge charge,
+            List<Pairing> own,
+            Map<Long, String> over,
+            Instant from) {
         double missing =
                 HouseBatteries.missing(state, battery.type().model().capacity().ampHours());
         Instant end =
                 from.plusSeconds(Math.max(LEAST_LEFT.toSeconds(), own.get(0).seconds(missing)));
-        String charger = charge.charger();
-        boolean known =
-                charger != null && own.stream().anyMatch(pair -> pair.charger().equals(charger));
+        // Where nobody has said on which charger it is, it is on the one over it.
+        String said = charge.charger() == null ? over.get(battery.slotId()) : charge.charger();
         Instant start = charge.since().isBefore(from) ? charge.since() : from.minusSeconds(1);
         return new PlanJob(
                 "charge-" + battery.code() + "-now",
@@ -179,7 +189,7 @@ class HouseProblem {
                 battery.code(),
                 null,
                 null,
-                known ? charger : own.get(0).charger(),
+                said == null ? own.get(0).charger() : said,
                 null,
                 start,
                 end,

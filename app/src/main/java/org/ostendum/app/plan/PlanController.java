@@ -46,13 +46,15 @@ class PlanController {
     }
 
     /** What a plan holds, in numbers. */
-    record Sum(long charges, long changes, long care, long unmet) {
+    record Sum(int charges, int changes, int care, int unmet) {
         static Sum of(Plan plan) {
             return new Sum(
-                    plan.jobs(Task.CHARGE).count(),
-                    plan.jobs(Task.CHANGE).count(),
-                    plan.jobs().stream().filter(job -> job.what().isCare()).count(),
-                    plan.shiftsUnmet());
+                    (int) plan.jobs(Task.CHARGE).count(),
+                    (int) plan.jobs(Task.CHANGE).count(),
+                    (int) plan.jobs().stream()
+                            .filter(job -> job.what().isCare())
+                            .count(),
+                    (int) plan.shiftsUnmet());
         }
     }
 

@@ -16,7 +16,7 @@ import org.ostendum.core.judge.Message;
  * @param cost how much more the second costs, unmet shifts left out
  * @param unmet how many more shifts are without a battery
  */
-public record PlanDifference(double cost, long unmet, List<Message> told) {
+public record PlanDifference(double cost, int unmet, List<Message> told) {
     private static final Duration NOTEWORTHY = Duration.ofMinutes(15);
 
     public PlanDifference {
@@ -30,7 +30,7 @@ public record PlanDifference(double cost, long unmet, List<Message> told) {
         uses(before, after).forEach(told::add);
         charges(before, after).forEach(told::add);
         double cost = costWithoutUnmet(after) - costWithoutUnmet(before);
-        return new PlanDifference(cost, after.shiftsUnmet() - before.shiftsUnmet(), told);
+        return new PlanDifference(cost, (int) (after.shiftsUnmet() - before.shiftsUnmet()), told);
     }
 
     public boolean isNothing() {

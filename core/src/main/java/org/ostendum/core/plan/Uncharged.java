@@ -8,7 +8,7 @@ public final class Uncharged {
     public static final Duration LEFT_TO_NEXT = Duration.ofHours(2);
 
     /** A battery run flat and left standing sulfates. Practice {@code charge.never-discharge-below}; rule of thumb. */
-    public static final Duration WAITS_AT_MOST = Duration.ofHours(24);
+    public static final Duration WAITS_AT_MOST = Duration.ofHours(12);
 
     private Uncharged() {}
 }

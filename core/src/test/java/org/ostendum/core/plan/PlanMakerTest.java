@@ -70,12 +70,12 @@ class PlanMakerTest {
     }
 
     @Test
-    void aChargeWaitsNoLongerThanADay() {
+    void aChargeWaitsNoLongerThanHalfADay() {
         Decisions decided =
                 new Decisions(Map.of(), Map.of(Decisions.shift("C1", "mon"), new Decisions.Charge("KG", at(9, 0))));
         assertThat(job(PlanMaker.make(room.problem(), decided), Task.CHARGE, "G1")
                         .start())
-                .isEqualTo(at(1, 12));
+                .isEqualTo(at(1, 0));
     }
 
     @Test

@@ -172,11 +172,7 @@ final class Uses {
     /** The nearest thing to a battery, in words: what would help is what is missing. */
     private Message lack(Machine machine, Shift shift, List<PoolBattery> fit) {
         if (fit.isEmpty()) {
-            boolean weak =
-                    draft.problem.batteries().stream().anyMatch(battery -> battery.fits(machine) && !battery.held());
-            return weak
-                    ? Message.of("plan.unmet.too-small", (int) Math.ceil(shift.ah()))
-                    : Message.of("plan.unmet.none-fits", machine.volts());
+            return noneFits(machine, shift);
         }
         long start = resources.seconds(shift.start());
         Optional<PoolBattery> next = fit.stream()
@@ -189,5 +185,17 @@ final class Uses {
         return ready > start
                 ? Message.of("plan.unmet.late", next.get().code(), resources.instant(ready))
                 : Message.of("plan.unmet.nobody", next.get().code());
+    }
+
+    private Message noneFits(Machine machine, Shift shift) {
+        List<PoolBattery> byPlate = draft.problem.batteries().stream()
+                .filter(battery -> battery.fits(machine))
+                .toList();
+        if (byPlate.isEmpty()) {
+            return Message.of("plan.unmet.none-fits", machine.volts());
+        }
+        return byPlate.stream().allMatch(PoolBattery::held)
+                ? Message.of("plan.unmet.held", byPlate.get(0).code())
+                : Message.of("plan.unmet.too-small", (int) Math.ceil(shift.ah()));
     }
 }
