@@ -171,7 +171,7 @@ final class Model {
                 ? Math.max(0, (before.chargeStart() - work.end + WorkAndCharge.WAIT_STEP - 1) / WorkAndCharge.WAIT_STEP)
                 : 0;
         work.decide(
-                work.first ? work.getFitting().get(0) : battery,
+                work.first ? work.getFitting().get(0) : work.getFitting().contains(battery) ? battery : null,
                 charged && work.getOutlets().contains(outlet)
                         ? outlet
                         : work.getOutlets().get(0),

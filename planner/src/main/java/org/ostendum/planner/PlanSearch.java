@@ -8,11 +8,14 @@ import ai.timefold.solver.core.config.solver.EnvironmentMode;
 import ai.timefold.solver.core.config.solver.SolverConfig;
 import ai.timefold.solver.core.config.solver.termination.TerminationConfig;
 import java.time.Duration;
+import java.util.Collections;
+import java.util.List;
 import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanProblem;
 import org.ostendum.core.plan.make.Cheaper;
+import org.ostendum.core.plan.make.Decisions;
 import org.ostendum.core.plan.make.PlanMaker;
 
 /**
@@ -52,15 +55,15 @@ public final class PlanSearch {
     public Plan run(Consumer<Progress> told) {
         long began = System.nanoTime();
         Plan thumb = PlanMaker.byRuleOfThumb(problem);
-        Plan best = problem.seconds() == 0 || stopped ? thumb : better(Cheaper.than(problem, thumb), told);
+        Plan best = problem.seconds() == 0 || stopped ? thumb : better(known(thumb), told);
         return best.with(best.terms(), (System.nanoTime() - began) / 1e9, best.valid());
     }
 
-    private Plan better(Plan cheap, Consumer<Progress> told) {
+    private Plan better(Plan known, Consumer<Progress> told) {
         Model model = new Model(problem);
-        RoomPlan start = model.start(startOf(cheap));
-        if (start.getWorks().isEmpty() || stopped) {
-            return cheap;
+        RoomPlan start = model.start(known);
+        if (start.getWorks().isEmpty()) {
+            return known;
         }
         Solver<RoomPlan> searching = SolverFactory.<RoomPlan>create(config()).buildSolver();
         searching.addEventListener(event -> {
@@ -71,21 +74,21 @@ public final class PlanSearch {
         });
         solver = searching;
         if (stopped) {
-            return cheap;
+            return known;
         }
         Plan found = PlanMaker.make(problem, model.decided(searching.solve(start)));
-        return isBetter(found, cheap) ? found : cheap;
+        return best(found, known);
     }
 
-    /** Where there was a plan, the search goes on from it. */
-    private Plan startOf(Plan cheap) {
-        return problem.earlier() == null ? cheap : problem.earlier();
+    /** Where there was a plan, what is left of it is where the search begins. */
+    private Plan known(Plan thumb) {
+        Plan cheap = Cheaper.than(problem, thumb);
+        Plan earlier = problem.earlier();
+        return earlier == null ? cheap : best(PlanMaker.make(problem, Decisions.of(problem, earlier)), cheap);
     }
 
-    private static boolean isBetter(Plan one, Plan other) {
-        return one.shiftsUnmet() != other.shiftsUnmet()
-                ? one.shiftsUnmet() < other.shiftsUnmet()
-                : one.cost() < other.cost();
+    private static Plan best(Plan one, Plan other) {
+        return Collections.min(List.of(one, other), Plan.BETTER_FIRST);
     }
 
     /** Ends the search early; what is best so far is the result. */

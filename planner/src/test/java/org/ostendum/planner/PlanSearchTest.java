@@ -10,6 +10,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanChecker;
 import org.ostendum.core.plan.PlanProblem;
+import org.ostendum.core.plan.Task;
+import org.ostendum.core.plan.Term;
 import org.ostendum.core.plan.make.PlanMaker;
 import org.ostendum.sim.room.RoomMaker;
 
@@ -48,6 +50,24 @@ class PlanSearchTest {
     void theSameSeedAndStepsGiveTheSamePlan() {
         PlanProblem problem = room(12, 2, true, 5);
         assertThat(searched(problem).jobs()).isEqualTo(searched(problem).jobs());
+    }
+
+    /** A charger breaks: what has nothing to do with it stays. */
+    @Test
+    void planningAgainDisturbsLittle() {
+        PlanProblem before = room(30, 2, false, 8);
+        Plan inForce = searched(before);
+        String dead = inForce.jobs(Task.CHARGE).findFirst().orElseThrow().charger();
+        Plan again = searched(before.after(inForce, charger -> charger.code().equals(dead)));
+        long untouched = inForce.jobs().stream()
+                .filter(job -> job.what() == Task.USE || (job.what() == Task.CHARGE && !dead.equals(job.charger())))
+                .count();
+        double moved = again.amount(Term.MOVED)
+                - inForce.jobs(Task.CHARGE)
+                        .filter(job -> dead.equals(job.charger()))
+                        .count();
+        assertThat(moved).isLessThanOrEqualTo(0.05 * untouched);
+        assertThat(again.jobs(Task.CHARGE)).noneMatch(job -> dead.equals(job.charger()));
     }
 
     @Test

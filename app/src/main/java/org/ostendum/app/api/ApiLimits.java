@@ -22,6 +22,8 @@ import org.springframework.web.util.UrlPathHelper;
 class ApiLimits extends OncePerRequestFilter {
     /** A JSON object of ten years' weekly rounds has about half of this. */
     static final long MOST_JSON_BYTES = 4_000_000;
+    /** A thousand batteries, each with two hundred chargers it goes on, have about 20 MB. */
+    static final long MOST_PLAN_BYTES = 40_000_000;
     /** A million readings as CSV have about 60 MB. */
     static final long MOST_CSV_BYTES = 100_000_000;
 
@@ -33,7 +35,7 @@ class ApiLimits extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        long most = path(request).endsWith(".csv") ? MOST_CSV_BYTES : MOST_JSON_BYTES;
+        long most = most(path(request));
         if (request.getContentLengthLong() > most) {
             refuse(response, most);
             return;
@@ -47,6 +49,13 @@ class ApiLimits extends OncePerRequestFilter {
                 refuse(response, most);
             }
         }
+    }
+
+    private static long most(String path) {
+        if (path.endsWith(".csv")) {
+            return MOST_CSV_BYTES;
+        }
+        return path.equals("/api/v1/plan") ? MOST_PLAN_BYTES : MOST_JSON_BYTES;
     }
 
     private static void refuse(HttpServletResponse response, long most) throws IOException {

@@ -5,12 +5,12 @@ import java.time.LocalTime;
 import java.time.format.DateTimeParseException;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.form.Faults;
 import org.ostendum.app.form.TypedForm;
 import org.ostendum.app.inventory.Machine;
 import org.ostendum.app.inventory.Machines;
+import org.ostendum.app.page.NotFound;
 import org.ostendum.app.people.People;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;
@@ -54,8 +54,8 @@ class HoursController {
         page.addAttribute("machines", fleet);
         page.addAttribute("workers", workers);
         page.addAttribute("days", DayOfWeek.values());
-        page.addAttribute("ofMachines", hours.ofMachines().stream().collect(Collectors.groupingBy(WeekHours::ofId)));
-        page.addAttribute("ofPeople", hours.ofPeople().stream().collect(Collectors.groupingBy(WeekHours::ofId)));
+        page.addAttribute("ofMachines", HoursLine.byOwner(hours.ofMachines()));
+        page.addAttribute("ofPeople", HoursLine.byOwner(hours.ofPeople()));
         return "plan/hours";
     }
 
@@ -100,13 +100,23 @@ class HoursController {
         }
     }
 
-    @PostMapping("/plan/hours/{kind}/{id}/remove")
-    String remove(@PathVariable String kind, @PathVariable long id) {
-        if (kind.equals("machine")) {
-            hours.removeOfMachine(id);
-        } else {
-            hours.removeOfPerson(id);
+    /** @param ids joined by hyphens */
+    @PostMapping("/plan/hours/{kind}/{ids}/remove")
+    String remove(@PathVariable String kind, @PathVariable String ids) {
+        for (String id : ids.split("-", -1)) {
+            if (kind.equals("machine")) {
+                hours.removeOfMachine(number(id));
+            } else {
+                hours.removeOfPerson(number(id));
+            }
         }
         return "redirect:/plan/hours";
+    }
+
+    private static long number(String id) {
+        if (!id.matches("\\d{1,18}")) {
+            throw new NotFound("hours " + id);
+        }
+        return Long.parseLong(id);
     }
 }

@@ -201,7 +201,7 @@ class PlanController {
             Plan plan = runs.plan(run.id()).orElseThrow();
             Map<String, PlanRuns.Mark> marks = runs.marks(run.id());
             page.addAttribute("marks", marks);
-            page.addAttribute("jobs", RunList.of(plan, person.login(), words.now(), marks));
+            page.addAttribute("jobs", RunList.of(plan, run.from(), person.login(), words.now(), marks));
             page.addAttribute("reasons", NotPossible.values());
         }
         return "plan/mine";

@@ -26,6 +26,9 @@ import org.springframework.stereotype.Component;
 @Component
 class PlanWork implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(PlanWork.class);
+    /** Long ago by any clock: it is taken up as soon as somebody is free. */
+    private static final Instant AT_ONCE = Instant.EPOCH.plus(Duration.ofDays(1));
+
     private static final Duration POLLED = Duration.ofSeconds(1);
     private static final Duration HEARTBEAT = Duration.ofSeconds(15);
     private static final Duration TOLD_EVERY = Duration.ofMillis(400);
@@ -59,7 +62,7 @@ class PlanWork implements SmartLifecycle {
 
     /** Lets a plan be searched by whoever is free first. */
     void ask(long run) {
-        scheduler.schedule(task.instance(String.valueOf(run)), Instant.now());
+        scheduler.schedule(task.instance(String.valueOf(run)), AT_ONCE);
     }
 
     private void search(long run) {

@@ -20,9 +20,11 @@ record RunList(PlanJob job, @Nullable String path, boolean late) {
     /** What should have begun longer ago is not shown any more: the plan has gone on without it. */
     private static final Duration FORGOTTEN = Duration.ofHours(4);
 
-    static List<RunList> of(Plan plan, String login, Instant now, Map<String, PlanRuns.Mark> marks) {
+    /** @param from what had begun before runs already */
+    static List<RunList> of(Plan plan, Instant from, String login, Instant now, Map<String, PlanRuns.Mark> marks) {
         return plan.jobs().stream()
                 .filter(job -> login.equals(job.person()) || isAnybodys(job))
+                .filter(job -> !job.start().isBefore(from))
                 .filter(job -> !marks.containsKey(job.id()))
                 .filter(job -> job.start().isAfter(now.minus(FORGOTTEN)))
                 .map(job -> new RunList(job, path(job), job.start().isBefore(now)))

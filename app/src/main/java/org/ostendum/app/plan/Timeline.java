@@ -6,6 +6,7 @@ import java.time.ZoneId;
 import java.time.ZonedDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -152,6 +153,9 @@ record Timeline(
                         case MACHINE ->
                             problem.machines().stream()
                                     .map(PlanProblem.Machine::code)
+                                    .sorted(Comparator.comparing((String code) -> code.replaceAll("\\d", ""))
+                                            .thenComparing(String::length)
+                                            .thenComparing(code -> code))
                                     .toList();
                         case PERSON ->
                             problem.people().stream()
@@ -183,7 +187,7 @@ record Timeline(
                             box,
                             job.what().word(),
                             box.width() < LEAST_LABEL || job.what() == Task.COOL ? "" : job.battery(),
-                            job.pinned()));
+                            job.pinned() && !job.start().isBefore(problem.from())));
                 }
             }
             if (by == By.MACHINE) {

@@ -1,6 +1,7 @@
 package org.ostendum.app.words;
 
 import java.math.BigDecimal;
+import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -97,6 +98,25 @@ public final class Words {
     }
 
     /** The name of a value of an enumeration: "Severity.STOP", or "Device.Kind.TAG" for one within a class. */
+    /** "Mo–Fr", "Tu, Th": days that follow one another are told by their first and last. */
+    public String days(List<DayOfWeek> inOrder) {
+        StringBuilder told = new StringBuilder();
+        int i = 0;
+        while (i < inOrder.size()) {
+            int last = i;
+            while (last + 1 < inOrder.size()
+                    && inOrder.get(last + 1).getValue() == inOrder.get(last).getValue() + 1) {
+                last++;
+            }
+            told.append(told.length() == 0 ? "" : ", ").append(text("day." + inOrder.get(i)));
+            if (last > i) {
+                told.append(last > i + 1 ? "–" : ", ").append(text("day." + inOrder.get(last)));
+            }
+            i = last + 1;
+        }
+        return told.toString();
+    }
+
     public String name(Enum<?> value) {
         return text(named(value.getDeclaringClass()) + "." + value.name());
     }

@@ -20,6 +20,10 @@ public record Plan(List<PlanJob> jobs, List<Unmet> unmet, List<TermCost> terms, 
     public static final Comparator<PlanJob> BY_TIME =
             Comparator.comparing(PlanJob::start).thenComparing(PlanJob::what).thenComparing(PlanJob::id);
 
+    /** Fewer shifts without a battery first, then less cost. */
+    public static final Comparator<Plan> BETTER_FIRST =
+            Comparator.comparingLong(Plan::shiftsUnmet).thenComparingDouble(Plan::cost);
+
     public Plan {
         jobs = jobs.stream().sorted(BY_TIME).toList();
         unmet = List.copyOf(unmet);

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -43,6 +44,16 @@ public record PlanProblem(
         people = List.copyOf(people);
         tariff = List.copyOf(tariff);
         weights = Map.copyOf(weights);
+    }
+
+    /** @return the same room with a plan in force, and chargers that are away from now on */
+    public PlanProblem after(Plan inForce, Predicate<PlanCharger> dead) {
+        List<PlanCharger> left = chargers.stream()
+                .map(charger -> dead.test(charger) ? charger.awayAllThe(new Span(from, until)) : charger)
+                .toList();
+        return new PlanProblem(
+                from, until, seconds, seed, inForce, pinned, machines, batteries, left, charging, people, room, tariff,
+                rules, weights);
     }
 
     public PlanProblem withBatteries(List<PoolBattery> others) {
@@ -164,6 +175,10 @@ public record PlanProblem(
             String code, int volts, String connector, String place, double kw, double litresPerHour, List<Span> away) {
         public PlanCharger {
             away = List.copyOf(away);
+        }
+
+        PlanCharger awayAllThe(Span time) {
+            return new PlanCharger(code, volts, connector, place, kw, litresPerHour, List.of(time));
         }
     }
 

@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
+import org.jsoup.Jsoup;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -126,7 +128,7 @@ class PackTest extends JobsTest {
     }
 
     private static String drawing(String page) {
-        return page.substring(page.indexOf("<svg"), page.indexOf("</svg>"));
+        return Objects.requireNonNull(Jsoup.parse(page).selectFirst("svg.drawing.pack")).outerHtml();
     }
 
     /** What differs is changed for this machine and kept; its model and other cars stay as they are. */

@@ -3,6 +3,7 @@ package org.ostendum.core.plan.make;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -79,9 +80,7 @@ public final class Cheaper {
     public static Plan than(PlanProblem problem, Plan plan) {
         Decisions waiting = decided(problem, PlanMaker.make(withoutCare(problem), Decisions.of(problem, plan)));
         Plan found = PlanMaker.make(problem, waiting);
-        boolean better = found.shiftsUnmet() < plan.shiftsUnmet()
-                || (found.shiftsUnmet() == plan.shiftsUnmet() && found.cost() < plan.cost());
-        return better ? found : plan;
+        return Collections.min(List.of(plan, found), Plan.BETTER_FIRST);
     }
 
     /** Care is put in at the end, where there is room: it does not hold up a charge. */

@@ -1,0 +1,64 @@
+package org.ostendum.app.plan;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.Objects;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+import org.ostendum.app.api.PlanAnswer;
+import org.ostendum.app.page.NotFound;
+import org.ostendum.app.words.Words;
+import org.ostendum.core.plan.Plan;
+import org.ostendum.core.plan.PlanJob;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The plan in force for programs: as CSV and as JSON. */
+@RestController
+class PlanFiles {
+    private static final String[] COLUMNS = {
+        "start", "end", "what", "battery", "machine", "charger", "place", "person", "pinned", "reason"
+    };
+
+    private final Planning planning;
+    private final PlanRuns runs;
+
+    PlanFiles(Planning planning, PlanRuns runs) {
+        this.planning = planning;
+        this.runs = runs;
+    }
+
+    private Plan plan() {
+        return planning.inForce().flatMap(run -> runs.plan(run.id())).orElseThrow(() -> new NotFound("plan in force"));
+    }
+
+    @GetMapping(path = "/api/v1/plan", produces = "application/json")
+    PlanAnswer json(Words words) {
+        return PlanAnswer.of(plan(), words);
+    }
+
+    @GetMapping("/api/v1/plan.csv")
+    void csv(Words words, HttpServletResponse response) throws IOException {
+        Plan plan = plan();
+        response.setContentType("text/csv");
+        response.setCharacterEncoding(StandardCharsets.UTF_8);
+        response.setHeader("Content-Disposition", "attachment; filename=\"plan.csv\"");
+        CSVFormat format = CSVFormat.RFC4180.builder().setHeader(COLUMNS).get();
+        try (CSVPrinter out = new CSVPrinter(response.getWriter(), format)) {
+            for (PlanJob job : plan.jobs()) {
+                out.printRecord(
+                        job.start(),
+                        job.end(),
+                        job.what().word(),
+                        job.battery(),
+                        Objects.requireNonNullElse(job.machine(), ""),
+                        Objects.requireNonNullElse(job.charger(), ""),
+                        Objects.requireNonNullElse(job.charger(), Objects.requireNonNullElse(job.machine(), "")),
+                        Objects.requireNonNullElse(job.person(), ""),
+                        job.pinned(),
+                        job.reason() == null ? "" : words.say(job.reason()));
+            }
+        }
+    }
+}

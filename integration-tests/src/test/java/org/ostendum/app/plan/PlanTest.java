@@ -1,0 +1,204 @@
+package org.ostendum.app.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.DayOfWeek;
+import java.time.Duration;
+import java.time.LocalTime;
+import java.util.List;
+import java.util.Objects;
+import java.util.concurrent.Callable;
+import org.awaitility.Awaitility;
+import org.junit.jupiter.api.Test;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.job.JobsTest;
+import org.ostendum.app.people.People;
+import org.ostendum.app.plan.PlanRun.State;
+import org.ostendum.app.state.BatteryStates;
+import org.ostendum.core.plan.Plan;
+import org.ostendum.core.plan.PlanChecker;
+import org.ostendum.core.plan.PlanJob;
+import org.ostendum.core.plan.PlanProblem;
+import org.ostendum.core.plan.Task;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** The plan of the demo's house: from the live state to a plan in force, and what goes wrong with it. */
+class PlanTest extends JobsTest {
+    @Autowired
+    private Planning planning;
+
+    @Autowired
+    private PlanRuns runs;
+
+    @Autowired
+    private BatteryStates states;
+
+    @Autowired
+    private Mishaps mishaps;
+
+    @Autowired
+    private Hours hours;
+
+    @Autowired
+    private People people;
+
+    private PlanRun proposed() {
+        return runs.newest(State.PROPOSED).orElseThrow();
+    }
+
+    private PlanRun inForce() {
+        planning.takeAtOnce(maudId());
+        return planning.inForce().orElseThrow();
+    }
+
+    private long maudId() {
+        return people.byLogin("maud").orElseThrow().id();
+    }
+
+    @Test
+    void thePlanOfTheHouseHoldsEveryRuleAndSaysWhatTheStateSays() throws Exception {
+        PlanRun run = inForce();
+        PlanProblem problem = runs.problem(run.id());
+        Plan plan = runs.plan(run.id()).orElseThrow();
+        assertThat(PlanChecker.check(problem, plan)).isEmpty();
+        assertThat(plan.jobs(Task.CHARGE)).isNotEmpty();
+        for (PlanProblem.PoolBattery b : problem.batteries()) {
+            Battery battery = batteries.byCode(b.code()).orElseThrow();
+            if (states.stateOf(battery).heldFor() != null) {
+                assertThat(b.held()).as(b.code()).isTrue();
+            }
+        }
+        assertThat(maud.page("/plan")).contains("In force", "By charger", "Power", "Hydrogen");
+        assertThat(maud.page("/plan?by=machine")).contains("F1");
+        PlanJob charge =
+                plan.jobs(Task.CHARGE).filter(job -> !job.pinned()).findFirst().orElseThrow();
+        assertThat(maud.page("/plan?job=" + charge.id()))
+                .contains(charge.battery() + " charges on " + charge.charger(), "Pin it here");
+        assertThat(maud.page("/plan/list")).contains(charge.battery());
+    }
+
+    @Test
+    void aSearchIsTakenUpProposedAndTaken() throws Exception {
+        assertThat(maud.send("/plan").getStatus()).isEqualTo(302);
+        long id = await(() -> runs.newest(State.PROPOSED)
+                .filter(run -> run.madeBy() != null && run.seconds() > 1)
+                .map(PlanRun::id)
+                .orElse(null));
+        assertThat(maud.page("/plan")).contains("Proposed", "Take this plan");
+        assertThat(tom.page("/plan")).doesNotContain("Take this plan");
+        assertThat(tom.send("/plan/" + id + "/take").getStatus()).isEqualTo(403);
+        maud.send("/plan/" + id + "/take");
+        assertThat(planning.inForce().orElseThrow().id()).isEqualTo(id);
+        assertThat(maud.send("/plan/" + id + "/take").getStatus()).isEqualTo(302);
+        assertThat(planning.inForce().orElseThrow().takenBy()).isEqualTo("Maud Ferrow");
+    }
+
+    private static <T> T await(Callable<T> found) {
+        return Awaitility.await().atMost(Duration.ofSeconds(60)).until(found, Objects::nonNull);
+    }
+
+    @Test
+    void whatIsPinnedStaysInEveryNewPlan() throws Exception {
+        PlanRun run = inForce();
+        PlanJob charge = runs.plan(run.id())
+                .orElseThrow()
+                .jobs(Task.CHARGE)
+                .filter(job -> !job.pinned() && job.start().isAfter(run.from().plusSeconds(3600)))
+                .findFirst()
+                .orElseThrow();
+        maud.send("/plan/" + run.id() + "/pin", "job", charge.id());
+        planning.again("", maudId());
+        assertThat(runs.plan(proposed().id()).orElseThrow().jobs(Task.CHARGE))
+                .anyMatch(job -> job.pinned()
+                        && job.battery().equals(charge.battery())
+                        && job.start().equals(charge.start())
+                        && Objects.equals(job.charger(), charge.charger()));
+        maud.send("/plan/" + run.id() + "/pin", "job", charge.id());
+        assertThat(runs.plan(run.id()).orElseThrow().jobs())
+                .filteredOn(PlanJob::pinned)
+                .noneMatch(j -> j.id().equals(charge.id()));
+    }
+
+    @Test
+    void aDeadChargerIsSaidInTwoTapsAndNothingChargesOnItAnyMore() throws Exception {
+        PlanRun run = inForce();
+        String dead = Objects.requireNonNull(runs.plan(run.id())
+                .orElseThrow()
+                .jobs(Task.CHARGE)
+                .filter(job -> !job.pinned() && job.charger().startsWith("C"))
+                .findFirst()
+                .orElseThrow()
+                .charger());
+        assertThat(tom.send("/plan/wrong", "kind", "CHARGER_DEAD", "about", dead, "hours", "24")
+                        .getStatus())
+                .isEqualTo(302);
+        Plan plan = runs.plan(proposed().id()).orElseThrow();
+        assertThat(plan.jobs(Task.CHARGE).filter(job -> !job.pinned())).noneMatch(job -> dead.equals(job.charger()));
+        assertThat(maud.page("/plan")).contains(dead + " does not work", "What differs from the plan in force");
+        assertThat(tom.page("/plan/wrong")).contains(dead + " does not work");
+        mishaps.notOver(run.from()).forEach(mishap -> {
+            try {
+                tom.send("/plan/wrong/" + mishap.id() + "/over");
+            } catch (Exception e) {
+                throw new AssertionError(e);
+            }
+        });
+        assertThat(tom.page("/plan/wrong")).contains("Nothing is wrong");
+    }
+
+    @Test
+    void whatIsSaidWrongIsToldAndLosesNothing() throws Exception {
+        var answer = tom.send("/plan/wrong", "kind", "CHARGER_DEAD", "about", "Z9", "hours", "many");
+        assertThat(answer.getStatus()).isEqualTo(422);
+        assertThat(answer.getContentAsString()).contains("many", "1", "336");
+    }
+
+    @Test
+    void theRunListIsDoneOneByOneAndWhatIsNotPossibleMakesANewPlan() throws Exception {
+        PlanRun run = inForce();
+        Plan plan = runs.plan(run.id()).orElseThrow();
+        List<RunList> mine = RunList.of(plan, run.from(), "tom", run.from(), runs.marks(run.id()));
+        assertThat(mine).isNotEmpty().allMatch(r -> !r.job().start().isBefore(run.from()));
+        PlanJob first = mine.get(0).job();
+        assertThat(tom.page("/plan/mine")).contains(first.battery());
+        tom.send("/plan/" + run.id() + "/done", "job", first.id());
+        assertThat(runs.marks(run.id())).containsKey(first.id());
+        PlanJob charge = mine.stream()
+                .map(RunList::job)
+                .filter(j -> j.what() == Task.CHARGE && !j.equals(first))
+                .findFirst()
+                .orElseThrow();
+        tom.send("/plan/" + run.id() + "/not-possible", "job", charge.id(), "why", "BATTERY_FAULT");
+        assertThat(proposed().because()).contains(charge.battery(), "fault");
+        assertThat(runs.problem(proposed().id()).batteries())
+                .filteredOn(b -> b.code().equals(charge.battery()))
+                .allMatch(PlanProblem.PoolBattery::held);
+        mishaps.notOver(run.from()).forEach(m -> mishaps.over(m.id(), run.from()));
+    }
+
+    @Test
+    void hoursAreSaidAndTakenAway() throws Exception {
+        String code = "F14";
+        tom.send("/plan/hours", "machine", code, "day", "SUNDAY", "from", "22:00", "until", "04:00");
+        assertThat(maud.send("/plan/hours", "machine", code, "from", "22:00", "until", "4 o'clock")
+                        .getStatus())
+                .isEqualTo(422);
+        maud.send("/plan/hours", "machine", code, "day", "SUNDAY", "from", "22:00", "until", "04:00", "ah", "120");
+        assertThat(maud.page("/plan/hours")).contains("Su 22:00–04:00", "120 Ah");
+        WeekHours night = hours.ofMachines().stream()
+                .filter(h -> h.day() == DayOfWeek.SUNDAY && h.from().equals(LocalTime.of(22, 0)) && h.ah() != null)
+                .findFirst()
+                .orElseThrow();
+        maud.send("/plan/hours/machine/" + night.id() + "/remove");
+        assertThat(maud.page("/plan/hours")).doesNotContain("120 Ah");
+    }
+
+    @Test
+    void programsReadThePlanAsCsvAndJson() throws Exception {
+        inForce();
+        assertThat(maud.page("/api/v1/plan.csv"))
+                .startsWith("start,end,what,battery,machine,charger,place,person,pinned,reason")
+                .contains(",charge,");
+        assertThat(maud.page("/api/v1/plan")).contains("\"what\":\"charge\"", "\"valid\":true");
+    }
+}
