@@ -6,13 +6,14 @@ import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
 import org.ostendum.bench.accuracy.ChargeAccuracy;
 import org.ostendum.bench.accuracy.JudgeAccuracy;
+import org.ostendum.bench.plan.PlanBench;
 
 /**
- * {@code ./ostendum bench [verdict] [pages] [judge] [charge] [import] [devices] [samples] [load] [schools] [N …]}: the first two by default. N are numbers of batteries,
+ * {@code ./ostendum bench [verdict] [pages] [judge] [charge] [import] [devices] [samples] [load] [schools] [plan] [N …]}: the first two by default. N are numbers of batteries,
  * 200 and 2000 for the pages; for {@code judge} and {@code charge} the number simulated, 2000 and 300, and the first seed, for {@code judge} also how
  * many of each other kind of site, 400; for {@code import} the
  * readings, a million; for {@code devices} the chargers, 500, and how many times as fast as in life, 5; for {@code samples} the
- * batteries, 500; for {@code load} the seconds, 600.
+ * batteries, 500; for {@code load} the seconds, 600; for {@code plan} the seconds that each room is searched for, 20.
  */
 public final class Bench {
     private static final int SIMULATED = 2000;
@@ -23,6 +24,7 @@ public final class Bench {
     private static final int READINGS = 1_000_000;
     private static final int CHARGERS = 500;
     private static final int SPEED = 5;
+    private static final int PLAN_SECONDS = 20;
     private static final int LOAD_SECONDS = 600;
     /** Seeds below it were used for tuning. */
     private static final int REPORTED_SEEDS = 4_000_000;
@@ -52,6 +54,10 @@ public final class Bench {
         }
         if (asked.contains("schools")) {
             SchoolBench.run(System.out);
+            return;
+        }
+        if (asked.contains("plan")) {
+            PlanBench.run(numbers.length > 0 ? numbers[0] : PLAN_SECONDS, System.out);
             return;
         }
         if (asked.contains("import")) {

@@ -8,6 +8,7 @@ import org.ostendum.app.event.LogReading;
 import org.ostendum.app.form.Faults;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.NewEntry;
+import org.ostendum.app.plan.PlannedJobs;
 import org.ostendum.app.state.BatteryRecord;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.event.EntryKind;
@@ -24,14 +25,18 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 /** A battery's page, and writing down what was done to it. */
 @Controller
 class BatteryController {
+    private static final int PLANNED_TOLD = 3;
+
     private final BatteryViews views;
     private final LogReading reading;
     private final BatteryRecord batteryRecord;
+    private final PlannedJobs planned;
 
-    BatteryController(BatteryViews views, LogReading reading, BatteryRecord batteryRecord) {
+    BatteryController(BatteryViews views, LogReading reading, BatteryRecord batteryRecord, PlannedJobs planned) {
         this.views = views;
         this.reading = reading;
         this.batteryRecord = batteryRecord;
+        this.planned = planned;
     }
 
     @GetMapping("/batteries/{battery}")
@@ -44,6 +49,7 @@ class BatteryController {
     private String show(Battery battery, LogForm form, Faults faults, Words words, Model page) {
         page.addAttribute("place", "fleet");
         page.addAttribute("view", views.view(battery, words));
+        page.addAttribute("planned", planned.ofBattery(battery.code(), words.now(), PLANNED_TOLD));
         page.addAttribute("form", form);
         page.addAttribute("faults", faults);
         page.addAttribute("kinds", EntryKind.BY_HAND);

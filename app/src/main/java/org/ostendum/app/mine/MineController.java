@@ -12,6 +12,7 @@ import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.job.Job;
 import org.ostendum.app.job.JobRunning;
 import org.ostendum.app.job.Jobs;
+import org.ostendum.app.plan.PlannedJobs;
 import org.ostendum.app.procedure.DoneAt;
 import org.ostendum.app.procedure.SiteProcedures;
 import org.ostendum.app.round.OpenRounds;
@@ -33,11 +34,14 @@ class MineController {
     private static final int THINGS_TOLD = 8;
     private static final int WATER_TOLD = 6;
 
+    private static final int PLANNED_TOLD = 4;
+
     private final Batteries batteries;
     private final BatteryStates batteryStates;
     private final Jobs jobs;
     private final OpenRounds rounds;
     private final SiteProcedures procedures;
+    private final PlannedJobs planned;
     private final ZoneId zone;
 
     MineController(
@@ -46,12 +50,14 @@ class MineController {
             Jobs jobs,
             OpenRounds rounds,
             SiteProcedures procedures,
+            PlannedJobs planned,
             ZoneId zone) {
         this.batteries = batteries;
         this.batteryStates = batteryStates;
         this.jobs = jobs;
         this.rounds = rounds;
         this.procedures = procedures;
+        this.planned = planned;
         this.zone = zone;
     }
 
@@ -72,6 +78,7 @@ class MineController {
         page.addAttribute(
                 "jobs", jobs.open().stream().filter(j -> isOf(j, person)).toList());
         page.addAttribute("titles", titles);
+        page.addAttribute("planned", planned.ofPerson(person.login(), batteryStates.instant(), PLANNED_TOLD));
         page.addAttribute("rounds", rounds(all, person));
         page.addAttribute("water", water(all, states, person));
         page.addAttribute("things", things.stream().limit(THINGS_TOLD).toList());

@@ -39,6 +39,7 @@ public final class Access {
     public static final List<Route> ROUTES = List.of(
             open(GET, "/static/**"),
             open(GET, "/favicon.ico"),
+            open(GET, "/calendar/*"),
             open(GET, "/first-aid"),
             open(GET, "/first-aid/card"),
             open(GET, "/sign-in"),
@@ -61,6 +62,9 @@ public final class Access {
             route(GET, "/plan/hours", EVERYBODY),
             route(POST, "/plan/hours", LEADS),
             route(POST, "/plan/hours/*/*/remove", LEADS),
+            route(GET, "/plan/calendar", EVERYBODY),
+            route(POST, "/plan/calendar", EVERYBODY),
+            route(POST, "/plan/calendar/*/end", EVERYBODY),
             route(GET, "/plan/wrong", WORKERS),
             route(POST, "/plan/wrong", WORKERS),
             route(POST, "/plan/wrong/*/over", WORKERS),

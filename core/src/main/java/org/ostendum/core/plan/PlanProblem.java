@@ -56,6 +56,12 @@ public record PlanProblem(
                 rules, weights);
     }
 
+    public PlanProblem withWeights(Map<Term, Double> others) {
+        return new PlanProblem(
+                from, until, seconds, seed, earlier, pinned, machines, batteries, chargers, charging, people, room,
+                tariff, rules, others);
+    }
+
     public PlanProblem withBatteries(List<PoolBattery> others) {
         return new PlanProblem(
                 from, until, seconds, seed, earlier, pinned, machines, others, chargers, charging, people, room, tariff,

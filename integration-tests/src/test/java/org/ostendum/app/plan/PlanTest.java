@@ -1,13 +1,18 @@
 package org.ostendum.app.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 
+import java.io.StringReader;
 import java.time.DayOfWeek;
 import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalTime;
 import java.util.List;
 import java.util.Objects;
 import java.util.concurrent.Callable;
+import net.fortuna.ical4j.data.CalendarBuilder;
+import net.fortuna.ical4j.model.component.VEvent;
 import org.awaitility.Awaitility;
 import org.junit.jupiter.api.Test;
 import org.ostendum.app.inventory.Battery;
@@ -35,6 +40,9 @@ class PlanTest extends JobsTest {
 
     @Autowired
     private Mishaps mishaps;
+
+    @Autowired
+    private CalendarFeeds feeds;
 
     @Autowired
     private Hours hours;
@@ -200,5 +208,63 @@ class PlanTest extends JobsTest {
                 .startsWith("start,end,what,battery,machine,charger,place,person,pinned,reason")
                 .contains(",charge,");
         assertThat(maud.page("/api/v1/plan")).contains("\"what\":\"charge\"", "\"valid\":true");
+    }
+
+    @Test
+    void aCalendarReadsThePlanByItsAddressUntilThatEnds() throws Exception {
+        PlanRun run = inForce();
+        tom.send("/plan/calendar", "whole", "false");
+        long id = sql.fetchValue("select max(id) from calendar_feed") instanceof Number n ? n.longValue() : 0;
+        String token = feeds.add(people.byLogin("tom").orElseThrow().id(), true, run.from());
+        String calendar = stranger("/calendar/" + token + ".ics");
+        assertThat(calendar).startsWith("BEGIN:VCALENDAR").contains("SEQUENCE:" + run.id(), "@ostendum");
+        VEvent first = (VEvent) new CalendarBuilder()
+                .build(new StringReader(calendar))
+                .getComponents("VEVENT")
+                .get(0);
+        assertThat(first.getUid()).isPresent();
+        assertThat(stranger("/calendar/none.ics")).doesNotContain("VEVENT");
+        long whole = feeds.byToken(token).orElseThrow().id();
+        feeds.end(people.byLogin("tom").orElseThrow().id(), whole, run.from());
+        assertThat(stranger("/calendar/" + token + ".ics")).doesNotContain("VEVENT");
+        assertThat(whole).isGreaterThan(id);
+        assertThat(tom.page("/plan/calendar")).contains("My jobs");
+    }
+
+    private String stranger(String path) throws Exception {
+        return mvc.perform(get(path)).andReturn().getResponse().getContentAsString();
+    }
+
+    /** Moved by an hour it is the same job; of another day it is another. */
+    @Test
+    void aJobKeepsItsUidFromPlanToPlan() {
+        Instant noon = Instant.parse("2026-11-30T12:00:00Z");
+        PlanJob job =
+                new PlanJob("a", Task.WATER, "T-07", null, null, null, "tom", noon, noon.plusSeconds(600), false, null);
+        PlanJob moved = new PlanJob(
+                "b",
+                Task.WATER,
+                "T-07",
+                null,
+                null,
+                null,
+                "ines",
+                noon.plusSeconds(3600),
+                noon.plusSeconds(4200),
+                false,
+                null);
+        PlanJob next = new PlanJob(
+                "c",
+                Task.WATER,
+                "T-07",
+                null,
+                null,
+                null,
+                "tom",
+                noon.plusSeconds(86_400),
+                noon.plusSeconds(87_000),
+                false,
+                null);
+        assertThat(PlanCalendar.uid(moved)).isEqualTo(PlanCalendar.uid(job)).isNotEqualTo(PlanCalendar.uid(next));
     }
 }

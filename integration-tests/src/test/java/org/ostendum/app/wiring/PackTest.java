@@ -128,7 +128,8 @@ class PackTest extends JobsTest {
     }
 
     private static String drawing(String page) {
-        return Objects.requireNonNull(Jsoup.parse(page).selectFirst("svg.drawing.pack")).outerHtml();
+        return Objects.requireNonNull(Jsoup.parse(page).selectFirst("svg.drawing.pack"))
+                .outerHtml();
     }
 
     /** What differs is changed for this machine and kept; its model and other cars stay as they are. */

@@ -1,0 +1,69 @@
+package org.ostendum.app.plan;
+
+import java.time.Instant;
+import java.util.Objects;
+import java.util.Set;
+import net.fortuna.ical4j.model.Calendar;
+import net.fortuna.ical4j.model.component.VEvent;
+import net.fortuna.ical4j.model.property.Description;
+import net.fortuna.ical4j.model.property.DtStamp;
+import net.fortuna.ical4j.model.property.Location;
+import net.fortuna.ical4j.model.property.ProdId;
+import net.fortuna.ical4j.model.property.Sequence;
+import net.fortuna.ical4j.model.property.Uid;
+import net.fortuna.ical4j.model.property.immutable.ImmutableCalScale;
+import net.fortuna.ical4j.model.property.immutable.ImmutableVersion;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.app.words.Words;
+import org.ostendum.core.plan.Plan;
+import org.ostendum.core.plan.PlanJob;
+import org.ostendum.core.plan.Task;
+
+/** A plan as a calendar (RFC 5545). The same job keeps its UID from plan to plan, and each plan raises the sequence. */
+final class PlanCalendar {
+    /** What anybody has to be there for. */
+    private static final Set<Task> SHOWN =
+            Set.of(Task.CHARGE, Task.EQUALISE, Task.CHANGE, Task.WATER, Task.ROUND, Task.WASH, Task.TEST);
+
+    private PlanCalendar() {}
+
+    /**
+     * @param sequence of the plan, higher for each later one
+     * @param login whose jobs; null for everybody's
+     */
+    static String of(Plan plan, int sequence, @Nullable String login, Instant stamp, Words words) {
+        Calendar calendar = new Calendar();
+        calendar.add(new ProdId("-//Ostendum//Plan//EN"));
+        calendar.add(ImmutableVersion.VERSION_2_0);
+        calendar.add(ImmutableCalScale.GREGORIAN);
+        plan.jobs().stream()
+                .filter(job -> SHOWN.contains(job.what()))
+                .filter(job -> login == null || login.equals(job.person()) || job.person() == null)
+                .forEach(job -> calendar.add(event(job, sequence, stamp, words)));
+        return calendar.toString();
+    }
+
+    private static VEvent event(PlanJob job, int sequence, Instant stamp, Words words) {
+        String place = Objects.requireNonNullElse(job.charger(), Objects.requireNonNullElse(job.machine(), ""));
+        VEvent event = new VEvent(job.start(), job.end(), words.text("plan.do." + job.what(), job.battery(), place));
+        event.getProperties("DTSTAMP").forEach(event::remove);
+        event.add(new DtStamp(stamp));
+        event.add(new Uid(uid(job)));
+        event.add(new Sequence(sequence));
+        if (!place.isEmpty()) {
+            event.add(new Location(place));
+        }
+        if (job.reason() != null) {
+            event.add(new Description(words.say(job.reason())));
+        }
+        return event;
+    }
+
+    /** A change belongs to its shift, anything else to its battery and day: it may move without becoming another. */
+    static String uid(PlanJob job) {
+        String of = job.shift() == null
+                ? job.battery() + "-" + job.start().toString().substring(0, 10)
+                : job.machine() + "-" + job.shift();
+        return job.what().word() + "-" + of + "@ostendum";
+    }
+}
