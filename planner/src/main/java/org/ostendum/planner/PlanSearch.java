@@ -9,6 +9,7 @@ import ai.timefold.solver.core.config.solver.SolverConfig;
 import ai.timefold.solver.core.config.solver.termination.TerminationConfig;
 import java.time.Duration;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
 import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
@@ -87,8 +88,10 @@ public final class PlanSearch {
         return earlier == null ? cheap : best(PlanMaker.make(problem, Decisions.of(problem, earlier)), cheap);
     }
 
-    private static Plan best(Plan one, Plan other) {
-        return Collections.min(List.of(one, other), Plan.BETTER_FIRST);
+    /** Where a plan is in force, one shift more is not worth turning everything round: what moves weighs too. */
+    private Plan best(Plan one, Plan other) {
+        Comparator<Plan> order = problem.earlier() == null ? Plan.BETTER_FIRST : Comparator.comparingDouble(Plan::cost);
+        return Collections.min(List.of(one, other), order);
     }
 
     /** Ends the search early; what is best so far is the result. */
