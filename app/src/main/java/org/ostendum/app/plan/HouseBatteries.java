@@ -36,9 +36,11 @@ final class HouseBatteries {
         this.until = until;
     }
 
-    /** @return whether it may not work: held, in pieces, out of service, or found to be stopped */
+    /** @return whether the plan leaves it alone: it may not work, or wants a charge that may not begin */
     static boolean isHeld(BatteryState state) {
-        return state.stage() != Stage.IN_SERVICE
+        boolean cannotCharge = state.isKeptFromCharge() && !state.full().isYes() && !state.isCharging();
+        return cannotCharge
+                || state.stage() != Stage.IN_SERVICE
                 || state.heldFor() != null
                 || state.inHand() != null
                 || state.severity() == Severity.STOP

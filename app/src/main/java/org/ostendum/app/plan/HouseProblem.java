@@ -8,6 +8,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
@@ -20,6 +22,7 @@ import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanProblem;
 import org.ostendum.core.plan.PlanProblem.Machine;
 import org.ostendum.core.plan.PlanProblem.Pairing;
+import org.ostendum.core.plan.PlanProblem.PlanCharger;
 import org.ostendum.core.plan.PlanProblem.PoolBattery;
 import org.ostendum.core.plan.PlanProblem.Price;
 import org.ostendum.core.plan.PlanProblem.Shift;
@@ -84,7 +87,7 @@ class HouseProblem {
         List<Pairing> pairs = chargers.pairings(all, states, plans, book, from);
         List<PlanJob> pinned =
                 new ArrayList<>(running(all, states, needs, pairs, HouseChargers.overSlots(plans), from));
-        pinned.addAll(stillPinned(earlier, from, pinned));
+        List<PlanJob> stays = stillPinned(earlier, from, pinned);
         List<String> working = pinned.stream()
                 .filter(job -> job.what() == Task.USE && job.start().isBefore(from))
                 .map(PlanJob::battery)
@@ -100,6 +103,9 @@ class HouseProblem {
                         is(Kind.BATTERY_OUT, battery, wrong)))
                 .map(battery -> working.contains(battery.code()) ? atWork(battery) : battery)
                 .toList();
+        List<PlanCharger> outlets = chargers.chargers(plans, wrong, site);
+        PinnedCharges fitted = new PinnedCharges(earlier, from, needs, pool, outlets, pairs);
+        stays.stream().flatMap(job -> fitted.fit(job).stream()).forEach(pinned::add);
         return new PlanProblem(
                 from,
                 until,
@@ -109,7 +115,7 @@ class HouseProblem {
                 pinned,
                 needs,
                 pool,
-                chargers.chargers(plans, wrong, site),
+                outlets,
                 pairs,
                 people.workers(from, until, wrong, site),
                 HouseChargers.room(plans, site),
@@ -159,12 +165,20 @@ class HouseProblem {
                 running.add(charge(battery, state, charge, own, over, from));
             }
         }
+        Set<String> held = all.stream()
+                .filter(battery -> HouseBatteries.isHeld(Objects.requireNonNull(states.get(battery.id()))))
+                .map(Battery::code)
+                .collect(Collectors.toSet());
         for (Machine machine : needs) {
             String code = machine.battery();
+            if (code == null || held.contains(code)) {
+                // A machine whose battery may not work stands, whatever its hours say.
+                continue;
+            }
             boolean charging = running.stream().anyMatch(job -> job.battery().equals(code));
             machine.shifts().stream()
-                    .filter(shift -> code != null && !charging && shift.start().isBefore(from))
-                    .forEach(shift -> running.add(use(machine, Objects.requireNonNull(code), shift)));
+                    .filter(shift -> !charging && shift.start().isBefore(from))
+                    .forEach(shift -> running.add(use(machine, code, shift)));
         }
         return running;
     }

@@ -175,6 +175,14 @@ class PlanRuns {
                 .execute();
     }
 
+    /** The problem it answers is another by now. */
+    void change(long id, PlanProblem problem) {
+        sql.update(PLAN_RUN)
+                .set(PLAN_RUN.PROBLEM, stored.write(problem))
+                .where(PLAN_RUN.ID.eq(id))
+                .execute();
+    }
+
     void fail(long id, String fault, Instant now) {
         end(id, State.FAILED, now);
         sql.update(PLAN_RUN)

@@ -8,8 +8,10 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Consumer;
 import javax.sql.DataSource;
 import org.ostendum.core.plan.Plan;
+import org.ostendum.core.plan.PlanProblem;
 import org.ostendum.core.plan.make.BrokenPlan;
 import org.ostendum.planner.PlanSearch;
 import org.slf4j.Logger;
@@ -57,6 +59,7 @@ class PlanWork implements SmartLifecycle {
                 .pollingInterval(POLLED)
                 .heartbeatInterval(HEARTBEAT)
                 .enableImmediateExecution()
+                .alwaysPersistTimestampInUTC()
                 .build();
     }
 
@@ -69,17 +72,38 @@ class PlanWork implements SmartLifecycle {
         if (!runs.begin(run)) {
             return;
         }
-        PlanSearch search = PlanSearch.timed(runs.problem(run));
-        searching.put(run, search);
         try {
             Teller teller = new Teller(run);
-            Plan found = search.run(teller::tell);
-            runs.propose(run, found, clock.instant());
+            runs.propose(run, find(run, runs.problem(run), teller::tell), clock.instant());
         } catch (BrokenPlan e) {
             runs.fail(run, String.valueOf(e.getMessage()), clock.instant());
         } catch (RuntimeException e) {
             LOG.warn("The search of plan {} ended with a fault", run, e);
             runs.fail(run, String.valueOf(e.getMessage()), clock.instant());
+        }
+    }
+
+    /**
+     * Where what people have pinned cannot be kept in the house as it is now, it is let go, and the plan's problem says so.
+     *
+     * @throws BrokenPlan where that does not help either
+     */
+    Plan find(long run, PlanProblem problem, Consumer<PlanSearch.Progress> told) {
+        try {
+            return searched(run, problem, told);
+        } catch (BrokenPlan e) {
+            LOG.info("Plan {}: what was pinned is let go, {}", run, e.getMessage());
+            PlanProblem free = problem.withoutPins();
+            runs.change(run, free);
+            return searched(run, free, told);
+        }
+    }
+
+    private Plan searched(long run, PlanProblem problem, Consumer<PlanSearch.Progress> told) {
+        PlanSearch search = PlanSearch.timed(problem);
+        searching.put(run, search);
+        try {
+            return search.run(told);
         } finally {
             searching.remove(run);
         }

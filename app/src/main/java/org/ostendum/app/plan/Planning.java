@@ -10,7 +10,6 @@ import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanProblem;
 import org.ostendum.core.plan.make.BrokenPlan;
-import org.ostendum.planner.PlanSearch;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
@@ -80,7 +79,7 @@ public class Planning {
 
     private void propose(long run, PlanProblem problem) {
         try {
-            runs.propose(run, PlanSearch.timed(problem).run(progress -> {}), batteryStates.instant());
+            runs.propose(run, work.find(run, problem, progress -> {}), batteryStates.instant());
         } catch (BrokenPlan e) {
             runs.fail(run, String.valueOf(e.getMessage()), batteryStates.instant());
         }

@@ -86,7 +86,7 @@ public class PastCheck {
     private Optional<Long> heldOtherwise(long batteryId, Map<Long, ClosedRound> stored) {
         Rulebook book = batteryStates.rulebook();
         Battery battery = batteries.byId(batteryId).orElseThrow();
-        if (!book.changes().isEmpty()) {
+        if (book.changes().stream().anyMatch(change -> change.rule().isAboutBatteries())) {
             return Optional.empty();
         }
         Map<Round, PastRound> held = folds.all(battery, book).rounds().stream()

@@ -251,12 +251,7 @@ public final class NextThings {
         if (asked.contains(NextStep.TAKE_ROUND)) {
             asked.remove(NextStep.WATER);
         }
-        boolean keepsFromCharge = battery.inHand() != null
-                || !battery.barePlates().isEmpty()
-                || !battery.overMark().isEmpty()
-                || battery.isTooHotToCharge().isYes()
-                || battery.defects().stream().anyMatch(defect -> defect.kind().shutsCharge());
-        if (keepsFromCharge) {
+        if (battery.isKeptFromCharge()) {
             asked.removeIf(NextStep::isCharge);
         }
         if (!battery.overMark().isEmpty()) {

@@ -56,6 +56,15 @@ public record PlanProblem(
                 rules, weights);
     }
 
+    /** @return the same with what has begun alone: what people have pinned is let go */
+    public PlanProblem withoutPins() {
+        List<PlanJob> begun =
+                pinned.stream().filter(job -> job.start().isBefore(from)).toList();
+        return new PlanProblem(
+                from, until, seconds, seed, earlier, begun, machines, batteries, chargers, charging, people, room,
+                tariff, rules, weights);
+    }
+
     public PlanProblem withWeights(Map<Term, Double> others) {
         return new PlanProblem(
                 from, until, seconds, seed, earlier, pinned, machines, batteries, chargers, charging, people, room,

@@ -170,6 +170,11 @@ public enum RuleKey {
         return parts[0] + "." + parts[1];
     }
 
+    /** @return whether what is held of a battery may follow from it: prices and the site's power say nothing of batteries */
+    public boolean isAboutBatteries() {
+        return this != SITE_POWER && !key.startsWith("money.");
+    }
+
     public static Optional<RuleKey> find(String key) {
         return Arrays.stream(values()).filter(r -> r.key.equals(key)).findFirst();
     }

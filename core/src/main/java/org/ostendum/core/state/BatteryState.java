@@ -279,6 +279,15 @@ public final class BatteryState {
         return rested ? Answer.NO : Answer.UNKNOWN;
     }
 
+    /** @return whether something has to be put right before it may go on charge: nobody is sent to plug it in */
+    public boolean isKeptFromCharge() {
+        return inHand() != null
+                || !barePlates().isEmpty()
+                || !overMark().isEmpty()
+                || isTooHotToCharge().isYes()
+                || defects().stream().anyMatch(defect -> defect.kind().shutsCharge());
+    }
+
     /** @return whether it is above the temperature at which a charge is stopped */
     public boolean isAboveStop() {
         Heat known = temperature();

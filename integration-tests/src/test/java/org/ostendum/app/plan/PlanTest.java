@@ -25,6 +25,8 @@ import org.ostendum.core.plan.PlanChecker;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanProblem;
 import org.ostendum.core.plan.Task;
+import org.ostendum.core.rulebook.Severity;
+import org.ostendum.core.state.BatteryState;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** The plan of the demo's house: from the live state to a plan in force, and what goes wrong with it. */
@@ -72,8 +74,15 @@ class PlanTest extends JobsTest {
         assertThat(plan.jobs(Task.CHARGE)).isNotEmpty();
         for (PlanProblem.PoolBattery b : problem.batteries()) {
             Battery battery = batteries.byCode(b.code()).orElseThrow();
-            if (states.stateOf(battery).heldFor() != null) {
+            BatteryState state = states.stateOf(battery);
+            if (state.heldFor() != null || state.severity() == Severity.STOP) {
                 assertThat(b.held()).as(b.code()).isTrue();
+            }
+            // Nobody is sent to plug in what the battery's own page says is not to be charged yet.
+            if (state.isKeptFromCharge() && !state.full().isYes()) {
+                assertThat(plan.jobs(Task.CHARGE))
+                        .as(b.code())
+                        .noneMatch(job -> !job.pinned() && job.battery().equals(b.code()));
             }
         }
         assertThat(maud.page("/plan")).contains("In force", "By charger", "Power", "Hydrogen");
@@ -125,6 +134,25 @@ class PlanTest extends JobsTest {
         assertThat(runs.plan(run.id()).orElseThrow().jobs())
                 .filteredOn(PlanJob::pinned)
                 .noneMatch(j -> j.id().equals(charge.id()));
+    }
+
+    /** What is pinned on a charger that dies is let go: the house plans on. */
+    @Test
+    void whatIsPinnedOnADeadChargerIsLetGo() throws Exception {
+        PlanRun run = inForce();
+        PlanJob charge = runs.plan(run.id())
+                .orElseThrow()
+                .jobs(Task.CHARGE)
+                .filter(job -> !job.pinned() && job.start().isAfter(run.from().plusSeconds(3600)))
+                .findFirst()
+                .orElseThrow();
+        maud.send("/plan/" + run.id() + "/pin", "job", charge.id());
+        tom.send("/plan/wrong", "kind", "CHARGER_DEAD", "about", charge.charger(), "hours", "48");
+        assertThat(runs.plan(proposed().id()).orElseThrow().jobs(Task.CHARGE))
+                .filteredOn(job -> !job.start().isBefore(run.from()))
+                .noneMatch(job -> charge.charger().equals(job.charger()));
+        mishaps.notOver(run.from()).forEach(mishap -> mishaps.over(mishap.id(), run.from()));
+        maud.send("/plan/" + run.id() + "/pin", "job", charge.id());
     }
 
     @Test

@@ -1,0 +1,105 @@
+package org.ostendum.app.plan;
+
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.plan.Plan;
+import org.ostendum.core.plan.PlanJob;
+import org.ostendum.core.plan.PlanProblem.Machine;
+import org.ostendum.core.plan.PlanProblem.Pairing;
+import org.ostendum.core.plan.PlanProblem.PlanCharger;
+import org.ostendum.core.plan.PlanProblem.PoolBattery;
+import org.ostendum.core.plan.PlanProblem.Shift;
+import org.ostendum.core.plan.Span;
+import org.ostendum.core.plan.Task;
+
+/** Pinned jobs in a house that has moved on: a charge stays where and from when it was pinned, and lasts as long as it takes by now. */
+final class PinnedCharges {
+    private final @Nullable Plan earlier;
+    private final Instant from;
+    private final List<Machine> machines;
+    private final List<PoolBattery> batteries;
+    private final List<PlanCharger> chargers;
+    private final List<Pairing> pairs;
+
+    PinnedCharges(
+            @Nullable Plan earlier,
+            Instant from,
+            List<Machine> machines,
+            List<PoolBattery> batteries,
+            List<PlanCharger> chargers,
+            List<Pairing> pairs) {
+        this.earlier = earlier;
+        this.from = from;
+        this.machines = machines;
+        this.batteries = batteries;
+        this.chargers = chargers;
+        this.pairs = pairs;
+    }
+
+    /** @return the job as it can still be; empty where its battery, charger or shift is not there for it any more */
+    Optional<PlanJob> fit(PlanJob job) {
+        PoolBattery battery = batteries.stream()
+                .filter(b -> b.code().equals(job.battery()) && !b.held())
+                .findFirst()
+                .orElse(null);
+        if (battery == null) {
+            return Optional.empty();
+        }
+        if (job.what() != Task.CHARGE) {
+            return shift(job.machine(), job.shift()).isPresent() || job.shift() == null
+                    ? Optional.of(job)
+                    : Optional.empty();
+        }
+        return pairs.stream()
+                .filter(pair ->
+                        pair.battery().equals(job.battery()) && pair.charger().equals(job.charger()))
+                .findFirst()
+                .map(pair -> lasting(job, pair.seconds(missing(job, battery))))
+                .filter(this::isChargerThere);
+    }
+
+    private double missing(PlanJob charge, PoolBattery battery) {
+        return earlier == null
+                ? battery.missingAh()
+                : earlier.jobs(Task.USE)
+                        .filter(use -> use.battery().equals(charge.battery()))
+                        .filter(use -> use.end().isAfter(from) && !use.end().isAfter(charge.start()))
+                        .max(Comparator.comparing(PlanJob::end))
+                        .flatMap(use -> shift(use.machine(), use.shift()))
+                        .map(Shift::ah)
+                        .orElse(battery.missingAh());
+    }
+
+    private Optional<Shift> shift(@Nullable String machine, @Nullable String id) {
+        return machines.stream()
+                .filter(m -> m.code().equals(machine))
+                .flatMap(m -> m.shifts().stream())
+                .filter(shift -> shift.id().equals(id))
+                .findFirst();
+    }
+
+    private static PlanJob lasting(PlanJob job, long seconds) {
+        return new PlanJob(
+                job.id(),
+                job.what(),
+                job.battery(),
+                null,
+                null,
+                job.charger(),
+                null,
+                job.start(),
+                job.start().plusSeconds(seconds),
+                true,
+                job.reason());
+    }
+
+    private boolean isChargerThere(PlanJob job) {
+        Span span = job.span();
+        return chargers.stream()
+                .filter(charger -> charger.code().equals(job.charger()))
+                .anyMatch(charger -> charger.away().stream().noneMatch(span::touches));
+    }
+}
