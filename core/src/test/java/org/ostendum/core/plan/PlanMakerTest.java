@@ -183,6 +183,15 @@ class PlanMakerTest {
                 .contains(HardRule.COVERS_SHIFT));
     }
 
+    /** Pinned before it equalises: the battery is full, the charge is short, and it rests all the same. */
+    @Test
+    void aPinnedChargeOfAFullBatteryRestsToo() {
+        room.pinned.add(new PlanJob("p", Task.CHARGE, "B4", null, null, "K2", null, at(0, 10), at(0, 12), true, null));
+        Plan plan = plan();
+        assertThat(plan.valid()).isTrue();
+        assertThat(job(plan, Task.COOL, "B4").start()).isEqualTo(at(0, 12));
+    }
+
     @Test
     void movedJobsAreCounted() {
         Plan before = plan();

@@ -3,11 +3,13 @@ package org.ostendum.core.plan.make;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.PriorityQueue;
+import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -36,6 +38,7 @@ public final class PlanMaker {
     private final Uses uses;
     private final PriorityQueue<Event> events = new PriorityQueue<>(Event.ORDER);
     private final Map<String, PlanJob> pinnedUses = new HashMap<>();
+    private final Set<String> followed = new HashSet<>();
 
     private PlanMaker(PlanProblem problem, Decisions decisions) {
         this.problem = problem;
@@ -93,6 +96,7 @@ public final class PlanMaker {
                 work(event, event.machine(), Objects.requireNonNull(event.shift()));
             }
         }
+        restOfPinned();
         new CarePlacer(draft).place();
         return draft.plan();
     }
@@ -153,6 +157,7 @@ public final class PlanMaker {
                 .filter(job -> resources.seconds(job.end()) > uses.usedUntil(battery))
                 .min(Comparator.comparing(PlanJob::start));
         if (pinned.isPresent()) {
+            followed.add(pinned.get().id());
             charged(battery, resources.seconds(pinned.get().end()));
             return;
         }
@@ -160,6 +165,13 @@ public final class PlanMaker {
             draft.charge(battery, place, why(event, place));
             charged(battery, place.end());
         });
+    }
+
+    /** A pinned charge of a battery that is full already, before it equalises: it rests like any other. */
+    private void restOfPinned() {
+        problem.pinned().stream()
+                .filter(job -> job.what() == Task.CHARGE && !followed.contains(job.id()))
+                .forEach(job -> draft.cool(job.battery(), resources.seconds(job.end())));
     }
 
     private void charged(String battery, long end) {
