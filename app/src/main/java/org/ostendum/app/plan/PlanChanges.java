@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import org.ostendum.app.page.NotFound;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.plan.Plan;
@@ -68,7 +69,7 @@ class PlanChanges {
         PlanJob job = runs.plan(run).orElseThrow().jobs().stream()
                 .filter(one -> one.id().equals(id))
                 .findFirst()
-                .orElseThrow();
+                .orElseThrow(() -> new NotFound("job " + id + " of the plan"));
         String because = words.text(
                 "plan.because.not-possible",
                 words.text("plan.what." + job.what()),

@@ -4,7 +4,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.page.NotFound;
@@ -35,13 +34,16 @@ class PlanController {
     private final Planning planning;
     private final PlanChanges changes;
     private final Hours hours;
+    private final PlannedJobs planned;
     private final ZoneId zone;
 
-    PlanController(PlanRuns runs, Planning planning, PlanChanges changes, Hours hours, ZoneId zone) {
+    PlanController(
+            PlanRuns runs, Planning planning, PlanChanges changes, Hours hours, PlannedJobs planned, ZoneId zone) {
         this.runs = runs;
         this.planning = planning;
         this.changes = changes;
         this.hours = hours;
+        this.planned = planned;
         this.zone = zone;
     }
 
@@ -198,10 +200,7 @@ class PlanController {
         PlanRun run = planning.inForce().orElse(null);
         page.addAttribute("run", run);
         if (run != null) {
-            Plan plan = runs.plan(run.id()).orElseThrow();
-            Map<String, PlanRuns.Mark> marks = runs.marks(run.id());
-            page.addAttribute("marks", marks);
-            page.addAttribute("jobs", RunList.of(plan, run.from(), person.login(), words.now(), marks));
+            page.addAttribute("jobs", planned.runList(person.login(), words.now()));
             page.addAttribute("reasons", NotPossible.values());
         }
         return "plan/mine";

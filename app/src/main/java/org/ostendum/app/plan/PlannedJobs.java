@@ -2,9 +2,18 @@ package org.ostendum.app.plan;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
+import org.ostendum.core.plan.Task;
+import org.ostendum.core.state.BatteryState;
 import org.springframework.stereotype.Service;
 
 /** What the plan in force has in mind, for the other screens. */
@@ -12,11 +21,15 @@ import org.springframework.stereotype.Service;
 public class PlannedJobs {
     private final Planning planning;
     private final PlanRuns runs;
+    private final Batteries batteries;
+    private final BatteryStates batteryStates;
     private volatile @Nullable Read read;
 
-    PlannedJobs(Planning planning, PlanRuns runs) {
+    PlannedJobs(Planning planning, PlanRuns runs, Batteries batteries, BatteryStates batteryStates) {
         this.planning = planning;
         this.runs = runs;
+        this.batteries = batteries;
+        this.batteryStates = batteryStates;
     }
 
     /** A plan in force does not change but for its pins, of which nobody else tells. */
@@ -35,23 +48,55 @@ public class PlannedJobs {
 
     /** @return at most so many of a person's next jobs, charges that are anybody's among them */
     public List<PlanJob> ofPerson(String login, Instant now, int most) {
-        Read known = plan();
-        return known == null
-                ? List.of()
-                : RunList.of(known.plan(), known.from(), login, now, runs.marks(known.run())).stream()
-                        .limit(most)
-                        .map(RunList::job)
-                        .toList();
+        return runList(login, now).stream().limit(most).map(RunList::job).toList();
     }
 
-    /** @return what is still to come for a battery, at most so many */
+    /** @return all that is left for a person, without what the state of the battery no longer allows */
+    List<RunList> runList(String login, Instant now) {
+        Read known = plan();
+        if (known == null) {
+            return List.of();
+        }
+        List<RunList> all = RunList.of(known.plan(), known.from(), login, now, runs.marks(known.run()));
+        Set<String> codes = all.stream().map(line -> line.job().battery()).collect(Collectors.toSet());
+        Map<String, BatteryState> states = statesOf(
+                batteries.all().stream().filter(b -> codes.contains(b.code())).toList());
+        return all.stream()
+                .filter(line -> isStillRight(line.job(), states, now))
+                .toList();
+    }
+
+    /** @return what is still to come for a battery, at most so many; nothing for one that may not work by now */
     public List<PlanJob> ofBattery(String code, Instant now, int most) {
         Read known = plan();
-        return known == null
-                ? List.of()
-                : known.plan().jobs().stream()
-                        .filter(job -> job.battery().equals(code) && job.start().isAfter(now))
-                        .limit(most)
-                        .toList();
+        if (known == null) {
+            return List.of();
+        }
+        List<PlanJob> jobs = known.plan().jobs().stream()
+                .filter(job -> job.battery().equals(code) && job.start().isAfter(now))
+                .limit(most)
+                .toList();
+        if (jobs.isEmpty()) {
+            return jobs;
+        }
+        Map<String, BatteryState> states =
+                statesOf(batteries.byCode(code).stream().toList());
+        return jobs.stream().filter(job -> isStillRight(job, states, now)).toList();
+    }
+
+    private Map<String, BatteryState> statesOf(List<Battery> wanted) {
+        Map<Long, BatteryState> states = batteryStates.statesOf(wanted);
+        return wanted.stream()
+                .collect(Collectors.toMap(Battery::code, b -> Objects.requireNonNull(states.get(b.id()))));
+    }
+
+    /** The plan was right when it was taken; what has happened since goes before it. */
+    private static boolean isStillRight(PlanJob job, Map<String, BatteryState> states, Instant now) {
+        BatteryState state = states.get(job.battery());
+        if (state == null || HouseBatteries.isHeld(state)) {
+            return false;
+        }
+        boolean begun = job.what() == Task.CHARGE && !job.start().isAfter(now);
+        return !(begun && state.isCharging());
     }
 }
