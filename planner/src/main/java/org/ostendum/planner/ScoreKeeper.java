@@ -135,7 +135,10 @@ public final class ScoreKeeper implements IncrementalScoreCalculator<RoomPlan, H
         WorkAndCharge then = one.order < other.order ? other : one;
         if (first.ready() > then.neededBy) {
             hard += sign * late(first.ready() - then.neededBy);
-        } else if (!first.getBattery().fixed()) {
+            return;
+        }
+        soft += sign * pricing.weigh(Term.LATE, first.lateness(then.neededBy));
+        if (!first.getBattery().fixed()) {
             soft += sign * pricing.weigh(Term.REST, Rest.hoursShort((then.start - first.ready()) / 3600.0));
         }
     }

@@ -6,6 +6,7 @@ import ai.timefold.solver.core.api.domain.valuerange.ValueRangeProvider;
 import ai.timefold.solver.core.api.domain.variable.PlanningVariable;
 import java.util.List;
 import org.jspecify.annotations.NullUnmarked;
+import org.ostendum.core.plan.Lateness;
 import org.ostendum.core.plan.PlanProblem.Pairing;
 
 /**
@@ -156,6 +157,11 @@ public class WorkAndCharge {
     /** @return when the battery may work again */
     long ready() {
         return charged ? chargeEnd + battery.coolSeconds() : Long.MAX_VALUE / 2;
+    }
+
+    /** @return chance that the battery is not ready then */
+    double lateness(long needed) {
+        return charged ? Lateness.chance(chargeEnd - chargeStart, pairing.spread(), needed - ready()) : 0;
     }
 
     long finishSeconds() {

@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.plan.Lateness;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanProblem;
@@ -216,7 +217,8 @@ public final class PlanRequest {
                 known(p, "battery", batteries, "batteries"),
                 known(p, "charger", chargers, "chargers"),
                 p.number("minutesPerAh", 0, 1000),
-                p.number("finishMinutes", 0, MOST_MINUTES));
+                p.number("finishMinutes", 0, MOST_MINUTES),
+                p.has("spread") ? p.number("spread", 0, 1) : Lateness.USUAL_SPREAD);
         if (pair.seconds(0) == 0 && pair.minutesPerAh() == 0) {
             throw p.bad("finishMinutes", "above 0 where minutesPerAh is 0: a charge lasts some time");
         }

@@ -130,8 +130,12 @@ class HouseChargers {
                         charger, battery, state, book.rulesFor(battery.type().id()))) {
                     ChargeLength length =
                             lengths.computeIfAbsent(charger.amps(), amperes -> length(battery, amperes, finished));
-                    pairs.add(
-                            new Pairing(battery.code(), charger.code(), length.minutesPerAh(), length.finishMinutes()));
+                    pairs.add(new Pairing(
+                            battery.code(),
+                            charger.code(),
+                            length.minutesPerAh(),
+                            length.finishMinutes(),
+                            length.spread()));
                 }
             }
         }

@@ -13,6 +13,7 @@ import java.util.function.ToDoubleFunction;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.plan.Plan.TermCost;
 import org.ostendum.core.plan.PlanProblem.Due;
+import org.ostendum.core.plan.PlanProblem.Pairing;
 import org.ostendum.core.plan.PlanProblem.PlanCharger;
 import org.ostendum.core.plan.PlanProblem.PoolBattery;
 
@@ -24,12 +25,14 @@ public final class PlanCosts {
     private final PlanProblem problem;
     private final Plan plan;
     private final PlanLookup lookup;
+    private final Map<String, Instant> neededAt;
     private final Map<String, List<PlanJob>> byBattery = new LinkedHashMap<>();
 
     private PlanCosts(PlanProblem problem, Plan plan) {
         this.problem = problem;
         this.plan = plan;
         this.lookup = new PlanLookup(problem);
+        this.neededAt = PlanLookup.neededAt(plan);
         problem.batteries().forEach(battery -> byBattery.put(battery.code(), new ArrayList<>()));
         plan.jobs().forEach(job -> Objects.requireNonNull(byBattery.get(job.battery()))
                 .add(job));
@@ -57,6 +60,7 @@ public final class PlanCosts {
             case UNMET -> plan.shiftsUnmet();
             case OVERDUE -> sum(this::daysLate);
             case UNCHARGED -> sum(battery -> leftUncharged(battery) ? 1 : 0);
+            case LATE -> sum(this::late);
             case ENERGY -> energy();
             case PEAK -> new PlanLoads(lookup, plan.jobs()).mostKilowatts();
             case ROTATION -> rotation();
@@ -102,6 +106,35 @@ public final class PlanCosts {
         return missing > 0
                 && !battery.held()
                 && since.plus(Uncharged.LEFT_TO_NEXT).isBefore(problem.until());
+    }
+
+    /** By the charge before each use alone; what waits for another charge is drawn by {@link InTime}. */
+    private double late(PoolBattery battery) {
+        double shifts = 0;
+        @Nullable PlanJob charge = null;
+        @Nullable Instant ready = null;
+        for (PlanJob job : jobsOf(battery)) {
+            if (job.what() == Task.CHARGE) {
+                charge = job;
+            }
+            if (job.what().runsByItself()) {
+                ready = job.end();
+            } else if (job.what() == Task.USE && charge != null && ready != null) {
+                shifts += late(charge, ready, Objects.requireNonNull(neededAt.get(job.id())));
+                charge = null;
+            }
+        }
+        return shifts;
+    }
+
+    private double late(PlanJob charge, Instant ready, Instant needed) {
+        Pairing pair = lookup.pairing(charge.battery(), charge.charger());
+        return pair == null
+                ? 0
+                : Lateness.chance(
+                        Duration.between(charge.start(), charge.end()).toSeconds(),
+                        pair.spread(),
+                        Duration.between(ready, needed).toSeconds());
     }
 
     private double energy() {

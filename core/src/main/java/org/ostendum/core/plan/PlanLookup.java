@@ -1,5 +1,6 @@
 package org.ostendum.core.plan;
 
+import java.time.Instant;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -80,6 +81,17 @@ public final class PlanLookup {
                         .filter(shift -> shift.id().equals(id))
                         .findFirst()
                         .orElse(null);
+    }
+
+    /** @return by id of a use: when its battery has to be ready, being changed first */
+    static Map<String, Instant> neededAt(Plan plan) {
+        Map<String, Instant> changes = new HashMap<>();
+        plan.jobs(Task.CHANGE).forEach(job -> changes.put(job.machine() + "\n" + job.shift(), job.start()));
+        Map<String, Instant> needed = new HashMap<>();
+        plan.jobs(Task.USE)
+                .forEach(use ->
+                        needed.put(use.id(), changes.getOrDefault(use.machine() + "\n" + use.shift(), use.start())));
+        return needed;
     }
 
     /** @return the battery each machine has at the beginning */

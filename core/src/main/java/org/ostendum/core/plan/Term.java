@@ -12,6 +12,8 @@ public enum Term {
     OVERDUE(20),
     /** Batteries left uncharged at the end. */
     UNCHARGED(60),
+    /** Shifts whose battery will be late, by chance: a charge takes longer now and then. */
+    LATE(200),
     /** Money for energy. */
     ENERGY(1),
     /** Most kW at any moment. */
