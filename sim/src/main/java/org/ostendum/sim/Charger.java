@@ -25,11 +25,15 @@ record Charger(double rate, double finish, double returns, double stopsAt) {
 
     /** @param taken Ah since the last charge */
     Stepper.Run charge(Stepper stepper, CellBank bank, double taken) {
-        // What leaked away while it stood is charged with what was worked out of it.
-        double lacking = Math.max(taken, bank.softMissing() * bank.capacity);
-        double wanted = lacking * (1 + (returns - 1) * bank.gassing);
+        double wanted = wanted(bank, taken);
         return stepper.run(
                 bank, this::amps, LONGEST_HOURS, (b, in) -> Math.max(in - wanted, stopsAt - b.softMissing()));
+    }
+
+    /** What leaked away while it stood is charged with what was worked out of it. */
+    double wanted(CellBank bank, double taken) {
+        double lacking = Math.max(taken, bank.softMissing() * bank.capacity);
+        return lacking * (1 + (returns - 1) * bank.gassing);
     }
 
     /** A low current for some hours on a battery already full. */

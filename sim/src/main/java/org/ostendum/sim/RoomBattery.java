@@ -90,6 +90,30 @@ public final class RoomBattery {
         return Celsius.of(Math.max(-30, Math.min(99, bank.celsius)));
     }
 
+    /** @return part of the reserve above the plates of the driest cell: below 0 they are bare */
+    public double leastReserve() {
+        double least = Double.MAX_VALUE;
+        for (int i = 0; i < bank.cells; i++) {
+            least = Math.min(least, bank.reserveLeft(i));
+        }
+        return least;
+    }
+
+    /** Lets so much of the reserve have gone already, as some weeks without water do. */
+    public void dry(double part) {
+        pour(-part * CellBank.RESERVE * bank.capacity);
+    }
+
+    /** @return A that a tapering charger of the right size gives now */
+    public double charging() {
+        return Charger.RIGHT.amps(bank);
+    }
+
+    /** @return Ah that it puts back before it ends, for so many taken out */
+    public double wanted(double taken) {
+        return Charger.RIGHT.wanted(bank, taken);
+    }
+
     public boolean isLevelLow() {
         return bank.reserveLeft(0) < LAMP_AT;
     }

@@ -49,7 +49,7 @@ public record PlanProblem(
     /** @return the same room with a plan in force, and chargers that are away from now on */
     public PlanProblem after(Plan inForce, Predicate<PlanCharger> dead) {
         List<PlanCharger> left = chargers.stream()
-                .map(charger -> dead.test(charger) ? charger.awayAllThe(new Span(from, until)) : charger)
+                .map(charger -> dead.test(charger) ? charger.away(List.of(new Span(from, until))) : charger)
                 .toList();
         return new PlanProblem(
                 from, until, seconds, seed, inForce, pinned, machines, batteries, left, charging, people, room, tariff,
@@ -75,6 +75,12 @@ public record PlanProblem(
         return new PlanProblem(
                 from, until, seconds, seed, earlier, pinned, machines, others, chargers, charging, people, room, tariff,
                 rules, weights);
+    }
+
+    public PlanProblem withCharging(List<Pairing> others) {
+        return new PlanProblem(
+                from, until, seconds, seed, earlier, pinned, machines, batteries, chargers, others, people, room,
+                tariff, rules, weights);
     }
 
     /**
@@ -192,8 +198,9 @@ public record PlanProblem(
             away = List.copyOf(away);
         }
 
-        PlanCharger awayAllThe(Span time) {
-            return new PlanCharger(code, volts, connector, place, kw, litresPerHour, List.of(time));
+        /** @return the same, which cannot be used at other times */
+        public PlanCharger away(List<Span> times) {
+            return new PlanCharger(code, volts, connector, place, kw, litresPerHour, times);
         }
     }
 

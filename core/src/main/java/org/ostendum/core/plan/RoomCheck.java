@@ -4,9 +4,11 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.SortedMap;
 import org.jspecify.annotations.Nullable;
 
-/** Whether power and hydrogen stay within what the room bears, at every moment. */
+/** Whether power and hydrogen stay within what the room bears, at every moment at which something is on that has not begun yet. */
 final class RoomCheck {
     private static final double ROUNDING = 1e-6;
 
@@ -15,20 +17,39 @@ final class RoomCheck {
     static List<Breach> breaches(PlanProblem problem, PlanLookup lookup, List<PlanJob> jobs) {
         List<Breach> breaches = new ArrayList<>();
         PlanLoads loads = new PlanLoads(lookup, jobs);
-        over(loads.kilowatts(), problem.room().kwMost(), HardRule.KILOWATTS, "kW", breaches);
-        over(loads.hydrogen(), problem.room().litresPerHourMost(), HardRule.HYDROGEN, "l/h", breaches);
+        PlanLoads begun = new PlanLoads(
+                lookup,
+                jobs.stream().filter(job -> PlanChecker.hasBegun(problem, job)).toList());
+        over(loads.kilowatts(), begun.kilowatts(), problem.room().kwMost(), HardRule.KILOWATTS, "kW", breaches);
+        over(
+                loads.hydrogen(),
+                begun.hydrogen(),
+                problem.room().litresPerHourMost(),
+                HardRule.HYDROGEN,
+                "l/h",
+                breaches);
         return breaches;
     }
 
     private static void over(
-            Map<Instant, Double> load, @Nullable Double most, HardRule rule, String unit, List<Breach> breaches) {
+            Map<Instant, Double> load,
+            SortedMap<Instant, Double> begun,
+            @Nullable Double most,
+            HardRule rule,
+            String unit,
+            List<Breach> breaches) {
         if (most == null) {
             return;
         }
         load.forEach((at, sum) -> {
-            if (sum > most + ROUNDING) {
+            if (sum > most + ROUNDING && sum > at(begun, at) + ROUNDING) {
                 breaches.add(new Breach(rule, at.toString(), sum + " of " + most + " " + unit));
             }
         });
+    }
+
+    private static double at(SortedMap<Instant, Double> steps, Instant at) {
+        SortedMap<Instant, Double> until = steps.headMap(at.plusNanos(1));
+        return until.isEmpty() ? 0 : Objects.requireNonNull(until.get(until.lastKey()));
     }
 }

@@ -192,6 +192,34 @@ class PlanMakerTest {
         assertThat(job(plan, Task.COOL, "B4").start()).isEqualTo(at(0, 12));
     }
 
+    /** Somebody plugged in more than the room bears: that is so, and the plan adds nothing to it until it is over. */
+    @Test
+    void whatHasBegunOverTheLimitIsAFact() {
+        room.room = new PlanProblem.Room(15.0, null);
+        for (int i = 1; i <= 3; i++) {
+            room.with(SmallRoom.battery("B" + i, 240));
+        }
+        for (int i = 1; i <= 2; i++) {
+            room.pinned.add(new PlanJob(
+                    "c" + i, Task.CHARGE, "B" + i, null, null, "K" + i, null, at(0, -2), at(0, 4), true, null));
+        }
+        Plan plan = plan();
+        assertThat(plan.valid()).isTrue();
+        assertThat(job(plan, Task.CHARGE, "B3").start()).isEqualTo(at(0, 4));
+    }
+
+    /** What was decided for a battery while it worked still holds when it is back. */
+    @Test
+    void aChargeThatWaitsGoesOnWaitingWhenItsBatteryIsBack() {
+        PlanJob use = new PlanJob("u", Task.USE, "B1", "F1", "past", null, null, at(0, -8), at(0, 0), true, null);
+        PlanJob waits = new PlanJob("c", Task.CHARGE, "B1", null, null, "K2", null, at(0, 3), at(0, 9), false, null);
+        room.with(SmallRoom.battery("B1", 240));
+        Plan before = new Plan(List.of(use, waits), List.of(), List.of(), 0, true);
+        Plan plan = PlanMaker.make(room.problem(), Decisions.of(room.problem(), before));
+        assertThat(job(plan, Task.CHARGE, "B1").start()).isEqualTo(at(0, 3));
+        assertThat(job(plan, Task.CHARGE, "B1").charger()).isEqualTo("K2");
+    }
+
     @Test
     void movedJobsAreCounted() {
         Plan before = plan();

@@ -54,7 +54,7 @@ public record Decisions(Map<String, String> batteries, Map<String, Charge> charg
             if (job.what() == Task.USE && job.machine() != null && job.shift() != null) {
                 String key = shift(job.machine(), job.shift());
                 batteries.put(key, job.battery());
-                waiting.put(job.battery(), key);
+                waiting.put(job.battery(), isBack(problem, job) ? first(job.battery()) : key);
             } else if (job.what() == Task.CHARGE && job.charger() != null) {
                 String key = waiting.remove(job.battery());
                 if (key != null) {
@@ -63,6 +63,14 @@ public record Decisions(Map<String, String> batteries, Map<String, Charge> charg
             }
         }
         return new Decisions(batteries, charges);
+    }
+
+    /** What has come back from its machine stands and waits for its charge like any that lacks something at the beginning. */
+    private static boolean isBack(PlanProblem problem, PlanJob use) {
+        return !use.end().isAfter(problem.from())
+                && problem.pinned().stream()
+                        .noneMatch(
+                                job -> job.what() == Task.USE && job.battery().equals(use.battery()));
     }
 
     @Nullable

@@ -1,0 +1,39 @@
+package org.ostendum.bench.plan;
+
+import java.time.Duration;
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.plan.Plan;
+import org.ostendum.core.plan.PlanProblem;
+import org.ostendum.core.plan.make.Decisions;
+import org.ostendum.core.plan.make.PlanMaker;
+import org.ostendum.planner.PlanSearch;
+import org.ostendum.sim.week.Lead;
+
+/** Leads a room by the search: a long one now and then, a short one when a machine would stand, otherwise what is left of the plan. */
+final class SearchingLead implements Lead {
+    private static final Duration LONG_EVERY = Duration.ofHours(8);
+    private static final int LONG_STEPS = 4000;
+    private static final int SHORT_STEPS = 800;
+
+    private @Nullable Instant searchedAt;
+    private long unmet;
+
+    @Override
+    public Plan plan(PlanProblem now, @Nullable Plan before) {
+        boolean isTime = searchedAt == null || !now.from().isBefore(searchedAt.plus(LONG_EVERY));
+        if (before == null || isTime) {
+            searchedAt = now.from();
+            return kept(PlanSearch.stepped(now, LONG_STEPS).run(progress -> {}));
+        }
+        Plan left = PlanMaker.make(now, Decisions.of(now, before));
+        return left.shiftsUnmet() <= unmet
+                ? kept(left)
+                : kept(PlanSearch.stepped(now, SHORT_STEPS).run(progress -> {}));
+    }
+
+    private Plan kept(Plan plan) {
+        unmet = plan.shiftsUnmet();
+        return plan;
+    }
+}

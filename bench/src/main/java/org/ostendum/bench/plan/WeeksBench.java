@@ -1,0 +1,66 @@
+package org.ostendum.bench.plan;
+
+import java.io.PrintStream;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Supplier;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.LongStream;
+import org.ostendum.sim.week.Lead;
+import org.ostendum.sim.week.Week;
+import org.ostendum.sim.week.WeekResult;
+
+/** Whole weeks with accidents, lived through under the rule of thumb and under the search. */
+public final class WeeksBench {
+    private static final int BATTERIES = 24;
+    /** What a kW of the week's peak costs: a quarter of a month's usual price. */
+    private static final double PEAK_PRICE = 2.5;
+
+    private WeeksBench() {}
+
+    /** @param weeks half of them in rooms short of everything */
+    public static void run(int weeks, long firstSeed, PrintStream out) {
+        out.printf(Locale.ROOT, "%d weeks of %d batteries, by each%n", weeks, BATTERIES);
+        List<WeekResult> thumb = lived(firstSeed, weeks, () -> Lead.RULE_OF_THUMB);
+        List<WeekResult> search = lived(firstSeed, weeks, SearchingLead::new);
+        out.printf(Locale.ROOT, "%-34s %12s %12s %10s%n", "", "rule of thumb", "search", "of thumb");
+        line("shifts", thumb, search, WeekResult::shifts, out);
+        line("without a battery", thumb, search, WeekResult::unmet, out);
+        line("batteries with bare plates", thumb, search, WeekResult::bare, out);
+        line("minutes over the room's hydrogen", thumb, search, WeekResult::gasMinutes, out);
+        line("minutes of people", thumb, search, WeekResult::handMinutes, out);
+        line("energy", thumb, search, WeekResult::energyCost, out);
+        line("energy and peak", thumb, search, WeeksBench::money, out);
+        line("most kW", thumb, search, WeekResult::mostKilowatts, out);
+        line("deviation of a pool's cycles", thumb, search, WeekResult::cycleSpread, out);
+        line("charges", thumb, search, WeekResult::charges, out);
+    }
+
+    private static double money(WeekResult week) {
+        return week.energyCost() + PEAK_PRICE * week.mostKilowatts();
+    }
+
+    private static List<WeekResult> lived(long firstSeed, int weeks, Supplier<Lead> leads) {
+        return LongStream.range(firstSeed, firstSeed + weeks)
+                .parallel()
+                .mapToObj(seed -> Week.make(BATTERIES, seed % 2 == 1, seed).ledBy(leads.get()))
+                .toList();
+    }
+
+    private static void line(
+            String name,
+            List<WeekResult> thumb,
+            List<WeekResult> search,
+            ToDoubleFunction<WeekResult> amount,
+            PrintStream out) {
+        double one = thumb.stream().mapToDouble(amount).sum();
+        double other = search.stream().mapToDouble(amount).sum();
+        out.printf(
+                Locale.ROOT,
+                "%-34s %12.2f %12.2f %9.1f%%%n",
+                name,
+                one / thumb.size(),
+                other / search.size(),
+                one == 0 ? 100 : 100 * other / one);
+    }
+}

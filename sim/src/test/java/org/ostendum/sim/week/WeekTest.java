@@ -1,0 +1,66 @@
+package org.ostendum.sim.week;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.ostendum.core.plan.PlanProblem;
+
+class WeekTest {
+    @Test
+    void theSameSeedMakesTheSameWeek() {
+        assertThat(Week.make(12, true, 3).ledBy(Lead.RULE_OF_THUMB))
+                .isEqualTo(Week.make(12, true, 3).ledBy(Lead.RULE_OF_THUMB));
+    }
+
+    /** A roomy room in which nothing goes wrong lacks nothing. */
+    @Test
+    void withoutAccidentsARoomyRoomMeetsAllItsNeeds() {
+        Week made = Week.make(12, false, 4);
+        WeekResult result = new Week(made.room(), Accidents.NONE, 4).ledBy(Lead.RULE_OF_THUMB);
+        assertThat(result.shifts()).isGreaterThan(20);
+        assertThat(result.unmet()).isZero();
+        assertThat(result.bare()).isZero();
+    }
+
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3})
+    void whatIsChargedIsPaidFor(long seed) {
+        WeekResult result = Week.make(12, true, seed).ledBy(Lead.RULE_OF_THUMB);
+        assertThat(result.charges()).isGreaterThanOrEqualTo(result.shifts() - result.unmet() - 12);
+        assertThat(result.energyCost()).isPositive();
+        assertThat(result.mostKilowatts()).isPositive();
+        assertThat(result.handMinutes()).isGreaterThan(3 * result.charges() - 1);
+    }
+
+    @Test
+    void accidentsMakeItNoBetter() {
+        int with = 0;
+        int without = 0;
+        for (long seed = 1; seed <= 6; seed++) {
+            Week week = Week.make(12, true, seed);
+            with += week.ledBy(Lead.RULE_OF_THUMB).unmet();
+            without += new Week(week.room(), Accidents.NONE, seed)
+                    .ledBy(Lead.RULE_OF_THUMB)
+                    .unmet();
+        }
+        assertThat(with).isGreaterThanOrEqualTo(without);
+    }
+
+    /** Whoever leads is asked whenever something happens, and never told what will go wrong. */
+    @Test
+    void nobodyKnowsBeforehandWhatBreaks() {
+        Week week = Week.make(12, true, 5);
+        List<PlanProblem> asked = new ArrayList<>();
+        week.ledBy((now, before) -> {
+            asked.add(now);
+            return Lead.RULE_OF_THUMB.plan(now, before);
+        });
+        assertThat(asked).hasSizeGreaterThan(50);
+        assertThat(asked).allSatisfy(problem -> problem.chargers().forEach(charger -> charger.away()
+                .forEach(away -> assertThat(away.start()).isEqualTo(problem.from()))));
+    }
+}
