@@ -13,8 +13,8 @@ import org.ostendum.sim.week.Lead;
 /** Leads a room by the search: a long one now and then, a short one when a machine would stand, otherwise what is left of the plan. */
 final class SearchingLead implements Lead {
     private static final Duration LONG_EVERY = Duration.ofHours(8);
-    private static final int LONG_STEPS = 4000;
-    private static final int SHORT_STEPS = 800;
+    private static final int LONG_STEPS = Integer.getInteger("ls", 16000);
+    private static final int SHORT_STEPS = Integer.getInteger("ss", 3000);
 
     private @Nullable Instant searchedAt;
     private long unmet;

@@ -5,25 +5,53 @@ import java.util.List;
 import java.util.Locale;
 import java.util.function.Supplier;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.IntStream;
 import java.util.stream.LongStream;
 import org.ostendum.sim.week.Lead;
 import org.ostendum.sim.week.Week;
 import org.ostendum.sim.week.WeekResult;
 
-/** Whole weeks with accidents, lived through under the rule of thumb and under the search. */
+/** Months with accidents, lived through under the rule of thumb and under the search. */
 public final class WeeksBench {
     private static final int BATTERIES = 24;
-    /** What a kW of the week's peak costs: a quarter of a month's usual price. */
-    private static final double PEAK_PRICE = 2.5;
+    private static final int WEEKS_TOGETHER = 4;
 
     private WeeksBench() {}
 
-    /** @param weeks half of them in rooms short of everything */
+    /** @param weeks a multiple of 4, half of them in rooms short of everything */
     public static void run(int weeks, long firstSeed, PrintStream out) {
-        out.printf(Locale.ROOT, "%d weeks of %d batteries, by each%n", weeks, BATTERIES);
+        out.printf(
+                Locale.ROOT,
+                "%d weeks, %d after one another in each room of %d batteries%n",
+                weeks,
+                WEEKS_TOGETHER,
+                BATTERIES);
         List<WeekResult> thumb = lived(firstSeed, weeks, () -> Lead.RULE_OF_THUMB);
         List<WeekResult> search = lived(firstSeed, weeks, SearchingLead::new);
-        out.printf(Locale.ROOT, "%-34s %12s %12s %10s%n", "", "rule of thumb", "search", "of thumb");
+        for (boolean tight : new boolean[] {false, true}) {
+            out.printf(
+                    Locale.ROOT,
+                    "%n%-34s %12s %12s %10s%n",
+                    tight ? "tight" : "loose",
+                    "rule of thumb",
+                    "search",
+                    "of thumb");
+            lines(of(tight, firstSeed, thumb), of(tight, firstSeed, search), out);
+        }
+    }
+
+    private static boolean isTight(long seed) {
+        return seed % 2 == 1;
+    }
+
+    private static List<WeekResult> of(boolean tight, long firstSeed, List<WeekResult> all) {
+        return IntStream.range(0, all.size())
+                .filter(i -> isTight(firstSeed + i) == tight)
+                .mapToObj(all::get)
+                .toList();
+    }
+
+    private static void lines(List<WeekResult> thumb, List<WeekResult> search, PrintStream out) {
         line("shifts", thumb, search, WeekResult::shifts, out);
         line("without a battery", thumb, search, WeekResult::unmet, out);
         line("batteries with bare plates", thumb, search, WeekResult::bare, out);
@@ -37,13 +65,14 @@ public final class WeeksBench {
     }
 
     private static double money(WeekResult week) {
-        return week.energyCost() + PEAK_PRICE * week.mostKilowatts();
+        return week.energyCost() + WEEKS_TOGETHER * Week.PEAK_PRICE * week.mostKilowatts();
     }
 
     private static List<WeekResult> lived(long firstSeed, int weeks, Supplier<Lead> leads) {
-        return LongStream.range(firstSeed, firstSeed + weeks)
+        return LongStream.range(firstSeed, firstSeed + weeks / WEEKS_TOGETHER)
                 .parallel()
-                .mapToObj(seed -> Week.make(BATTERIES, seed % 2 == 1, seed).ledBy(leads.get()))
+                .mapToObj(seed -> Week.several(WEEKS_TOGETHER, BATTERIES, isTight(seed), seed)
+                        .ledBy(leads.get()))
                 .toList();
     }
 

@@ -31,6 +31,9 @@ public final class RoomMaker {
     private static final String[] PLUGS = {"grey", "blue", "red"};
     private static final double[] KILOWATTS = {3.2, 5.8, 8.4};
     private static final double[] CAPACITIES = {420, 560, 700};
+    private static final double LIGHTEST = 500;
+    private static final double USUAL = 1000;
+    private static final double HEAVY = 1200;
     private static final double FIXED_PART = 0.25;
 
     private final Size size;
@@ -51,8 +54,13 @@ public final class RoomMaker {
      * @param batteries 4 to 2000
      * @param days planned, 1 to 14
      * @param tight whether batteries, chargers and power are short
+     * @param mixed whether every second truck of a pool wants a heavy battery, which only every second battery is
      */
-    public record Size(int batteries, int days, boolean tight) {}
+    public record Size(int batteries, int days, boolean tight, boolean mixed) {
+        public Size(int batteries, int days, boolean tight) {
+            this(batteries, days, tight, false);
+        }
+    }
 
     /** @param seconds to search for */
     public static PlanProblem make(Size size, int seconds, long seed) {
@@ -115,7 +123,7 @@ public final class RoomMaker {
                     List.of()));
         }
         for (int i = 0; i < many; i++) {
-            batteries.add(poolBattery(type, codes.get(i), i < trucks));
+            batteries.add(poolBattery(type, codes.get(i), i < trucks, isHeavy(i + 1)));
             for (int k = 1; k <= posts; k++) {
                 charging.add(new Pairing(codes.get(i), "K" + VOLTS[type] + "-" + k, 0.62, 110 + chance.nextInt(40)));
             }
@@ -137,7 +145,18 @@ public final class RoomMaker {
             }
         }
         return new Machine(
-                "F" + VOLTS[type] + "-" + number, VOLTS[type], PLUGS[type], 500, 2000, battery, false, shifts);
+                "F" + VOLTS[type] + "-" + number,
+                VOLTS[type],
+                PLUGS[type],
+                isHeavy(number) ? HEAVY : LIGHTEST,
+                2 * HEAVY,
+                battery,
+                false,
+                shifts);
+    }
+
+    private boolean isHeavy(int number) {
+        return size.mixed() && number % 2 == 0;
     }
 
     /** Late shifts begin one after the other, or nobody could change all their batteries at once. */
@@ -154,14 +173,14 @@ public final class RoomMaker {
         return MONDAY.plus(Duration.ofHours(24L * day + hour));
     }
 
-    private PoolBattery poolBattery(int type, String code, boolean inTruck) {
+    private PoolBattery poolBattery(int type, String code, boolean inTruck, boolean heavy) {
         double missing =
                 inTruck || chance.nextDouble() < 0.5 ? 0 : CAPACITIES[type] * (0.3 + 0.3 * chance.nextDouble());
         return new PoolBattery(
                 code,
                 VOLTS[type],
                 PLUGS[type],
-                1000,
+                heavy ? HEAVY : USUAL,
                 CAPACITIES[type],
                 missing,
                 null,

@@ -16,18 +16,18 @@ import org.ostendum.core.plan.PlanProblem.Worker;
 import org.ostendum.core.plan.Span;
 
 /**
- * What does not go as planned in a week. How often things go wrong is a rule of thumb.
+ * What does not go as planned. How often things go wrong is a rule of thumb.
  *
  * @param outings by machine and shift
  * @param broken by charger, when it gives nothing
  * @param missing by person, when nobody is there
  */
 record Accidents(Map<String, Outing> outings, Map<String, List<Span>> broken, Map<String, List<Span>> missing) {
-    private static final double AH_SPREAD = 0.12;
+    static final double AH_SPREAD = 0.12;
     private static final double LATE = 0.15;
     private static final int LATE_MINUTES_MOST = 150;
-    private static final double BREAKS = 0.06;
-    private static final double MISSING = 0.1;
+    private static final double BREAKS_A_WEEK = 0.06;
+    private static final double MISSING = 0.04;
     private static final Duration GAP_AFTER_LATE = Duration.ofMinutes(30);
 
     /**
@@ -58,7 +58,7 @@ record Accidents(Map<String, Outing> outings, Map<String, List<Span>> broken, Ma
         return spans.stream().anyMatch(span -> !now.isBefore(span.start()) && now.isBefore(span.end()));
     }
 
-    static Accidents in(PlanProblem room, long seed) {
+    static Accidents in(PlanProblem room, int days, long seed) {
         SplittableRandom chance = new SplittableRandom(~seed);
         Map<String, Outing> outings = new HashMap<>();
         for (Machine machine : room.machines()) {
@@ -75,14 +75,14 @@ record Accidents(Map<String, Outing> outings, Map<String, List<Span>> broken, Ma
                 outings.put(machine.code() + " " + shifts.get(i).id(), new Outing(part, fits ? late : 0));
             }
         }
-        return new Accidents(outings, broken(room, chance), missing(room, chance));
+        return new Accidents(outings, broken(room, days, chance), missing(room, chance));
     }
 
-    private static Map<String, List<Span>> broken(PlanProblem room, SplittableRandom chance) {
+    private static Map<String, List<Span>> broken(PlanProblem room, int days, SplittableRandom chance) {
         Map<String, List<Span>> broken = new HashMap<>();
         for (PlanCharger charger : room.chargers()) {
-            if (chance.nextDouble() < BREAKS) {
-                Instant from = room.from().plus(Duration.ofMinutes(chance.nextInt(Week.DAYS * 1440)));
+            if (chance.nextDouble() < BREAKS_A_WEEK * days / 7) {
+                Instant from = room.from().plus(Duration.ofMinutes(chance.nextInt(days * 1440)));
                 broken.put(
                         charger.code(), List.of(new Span(from, from.plus(Duration.ofHours(8 + chance.nextInt(40))))));
             }

@@ -12,16 +12,19 @@ final class LearnedLengths {
     /** Deviations of the normal distribution that one in twenty passes. */
     private static final double ONE_IN_TWENTY = 1.645;
 
+    /** The current varies, and so does what is taken out: as far as the bulk of a charge goes with it. */
+    private static final double SPREAD = Math.hypot(LivedBattery.CURRENT_SPREAD, 0.6 * Accidents.AH_SPREAD);
+
     private final Map<String, double[]> lines = new HashMap<>();
 
     Pairing of(Pairing pair, PoolBattery battery) {
         double[] line = lines.computeIfAbsent(battery.volts() + " " + battery.capacityAh(), any -> line(battery));
-        return new Pairing(pair.battery(), pair.charger(), line[0], line[1], LivedBattery.CURRENT_SPREAD);
+        return new Pairing(pair.battery(), pair.charger(), line[0], line[1], SPREAD);
     }
 
     /** Minutes an Ah and minutes to finish. */
     private static double[] line(PoolBattery battery) {
-        double late = Math.exp(ONE_IN_TWENTY * LivedBattery.CURRENT_SPREAD);
+        double late = Math.exp(ONE_IN_TWENTY * SPREAD);
         double shallow = minutes(battery, SHALLOW) * late;
         double deep = minutes(battery, DEEP) * late;
         double slope = (deep - shallow) / ((DEEP - SHALLOW) * battery.capacityAh());

@@ -20,7 +20,7 @@ class WeekTest {
     @Test
     void withoutAccidentsARoomyRoomMeetsAllItsNeeds() {
         Week made = Week.make(12, false, 4);
-        WeekResult result = new Week(made.room(), Accidents.NONE, 4).ledBy(Lead.RULE_OF_THUMB);
+        WeekResult result = new Week(made.room(), Accidents.NONE, 7, 4).ledBy(Lead.RULE_OF_THUMB);
         assertThat(result.shifts()).isGreaterThan(20);
         assertThat(result.unmet()).isZero();
         assertThat(result.bare()).isZero();
@@ -43,7 +43,7 @@ class WeekTest {
         for (long seed = 1; seed <= 6; seed++) {
             Week week = Week.make(12, true, seed);
             with += week.ledBy(Lead.RULE_OF_THUMB).unmet();
-            without += new Week(week.room(), Accidents.NONE, seed)
+            without += new Week(week.room(), Accidents.NONE, 7, seed)
                     .ledBy(Lead.RULE_OF_THUMB)
                     .unmet();
         }
