@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.plan.Hurry;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanLookup;
@@ -95,7 +96,7 @@ final class Model {
         return new RoomPlan(works, new Pricing(problem));
     }
 
-    /** Each change keeps the person and the time it has in the known plan. */
+    /** Each change in the last hour keeps the person and the time it has in the known plan; one made sooner could be made later. */
     private void inOrder(List<WorkAndCharge> works, Plan known) {
         works.sort(Comparator.comparingLong((WorkAndCharge work) -> work.start).thenComparing(WorkAndCharge::getKey));
         Map<String, Long> changes = new HashMap<>();
@@ -109,7 +110,8 @@ final class Model {
             work.order = i;
             boolean changed = work.getFitting().stream().noneMatch(Stock::fixed);
             long lead = changed ? 60L * problem.rules().changeMinutes() : 0;
-            work.neededBy = changes.getOrDefault(work.getKey(), work.start - lead);
+            long planned = changes.getOrDefault(work.getKey(), work.start - lead);
+            work.neededBy = planned < work.start - Hurry.WITHIN.toSeconds() ? work.start - lead : planned;
         }
     }
 
@@ -194,7 +196,7 @@ final class Model {
                                 work.getOutlet().code(), problem.from().plusSeconds(work.chargeStart())));
             }
         }
-        return new Decisions(batteries, charges);
+        return new Decisions(batteries, charges, Map.of());
     }
 
     /** A plan that there is: which battery worked a shift, and where it was charged then. */

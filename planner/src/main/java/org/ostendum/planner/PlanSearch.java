@@ -77,8 +77,13 @@ public final class PlanSearch {
         if (stopped) {
             return known;
         }
-        Plan found = PlanMaker.make(problem, model.decided(searching.solve(start)));
-        return best(found, known);
+        Decisions decided = model.decided(searching.solve(start));
+        Plan found = best(changedSoon(decided), known);
+        return found.equals(known) ? best(changedSoon(Decisions.of(problem, known)), known) : found;
+    }
+
+    private Plan changedSoon(Decisions decided) {
+        return PlanMaker.make(problem, decided.changedSoon(problem));
     }
 
     /** Where there was a plan, what is left of it is where the search begins. */

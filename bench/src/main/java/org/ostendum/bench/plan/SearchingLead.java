@@ -2,8 +2,10 @@ package org.ostendum.bench.plan;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.plan.Plan;
+import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanProblem;
 import org.ostendum.core.plan.make.Decisions;
 import org.ostendum.core.plan.make.PlanMaker;
@@ -13,8 +15,9 @@ import org.ostendum.sim.week.Lead;
 /** Leads a room by the search: a long one now and then, a short one when a machine would stand, otherwise what is left of the plan. */
 final class SearchingLead implements Lead {
     private static final Duration LONG_EVERY = Duration.ofHours(8);
-    private static final int LONG_STEPS = Integer.getInteger("ls", 16000);
-    private static final int SHORT_STEPS = Integer.getInteger("ss", 3000);
+    private static final Duration PROMISED = Duration.ofHours(10);
+    private static final int LONG_STEPS = 16_000;
+    private static final int SHORT_STEPS = 3_000;
 
     private @Nullable Instant searchedAt;
     private long unmet;
@@ -24,12 +27,23 @@ final class SearchingLead implements Lead {
         boolean isTime = searchedAt == null || !now.from().isBefore(searchedAt.plus(LONG_EVERY));
         if (before == null || isTime) {
             searchedAt = now.from();
-            return kept(PlanSearch.stepped(now, LONG_STEPS).run(progress -> {}));
+            return kept(PlanSearch.stepped(promised(now, before), LONG_STEPS).run(progress -> {}));
         }
-        Plan left = PlanMaker.make(now, Decisions.of(now, before));
+        Plan left = PlanMaker.make(now, Decisions.of(now, before).changedSoon(now));
         return left.shiftsUnmet() <= unmet
                 ? kept(left)
                 : kept(PlanSearch.stepped(now, SHORT_STEPS).run(progress -> {}));
+    }
+
+    /** What is far off nobody counts on yet: it may be turned round. */
+    private static PlanProblem promised(PlanProblem now, @Nullable Plan before) {
+        if (before == null) {
+            return now;
+        }
+        List<PlanJob> near = before.jobs().stream()
+                .filter(job -> job.start().isBefore(now.from().plus(PROMISED)))
+                .toList();
+        return now.after(new Plan(near, List.of(), List.of(), 0, true), charger -> false);
     }
 
     private Plan kept(Plan plan) {

@@ -13,7 +13,7 @@ import org.ostendum.sim.week.WeekResult;
 
 /** Months with accidents, lived through under the rule of thumb and under the search. */
 public final class WeeksBench {
-    private static final int BATTERIES = 24;
+    private static final int BATTERIES = 28;
     private static final int WEEKS_TOGETHER = 4;
 
     private WeeksBench() {}

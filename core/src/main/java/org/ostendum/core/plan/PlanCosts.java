@@ -66,6 +66,7 @@ public final class PlanCosts {
             case ROTATION -> rotation();
             case REST -> sum(this::hoursShortOfRest);
             case CHANGES -> plan.jobs(Task.CHANGE).count();
+            case HURRY -> Hurry.changes(plan);
             case MOVED -> moved();
         };
     }

@@ -24,6 +24,8 @@ public enum Term {
     REST(0.1),
     /** Changes of batteries. */
     CHANGES(1),
+    /** Changes within the last hour before a shift. */
+    HURRY(1),
     /** Jobs that are not as they were in the plan before. */
     MOVED(5);
 

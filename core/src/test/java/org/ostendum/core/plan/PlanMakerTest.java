@@ -53,7 +53,8 @@ class PlanMakerTest {
         Instant night = at(0, 22);
         Decisions decided = new Decisions(
                 Map.of(Decisions.shift("F1", "tue"), "B4"),
-                Map.of(Decisions.shift("F1", "mon"), new Decisions.Charge("K2", night)));
+                Map.of(Decisions.shift("F1", "mon"), new Decisions.Charge("K2", night)),
+                Map.of());
         Plan plan = PlanMaker.make(room.problem(), decided);
         assertThat(plan.jobs(Task.USE).filter(j -> "F1".equals(j.machine()) && "tue".equals(j.shift())))
                 .extracting(PlanJob::battery)
@@ -71,8 +72,8 @@ class PlanMakerTest {
 
     @Test
     void aChargeWaitsNoLongerThanHalfADay() {
-        Decisions decided =
-                new Decisions(Map.of(), Map.of(Decisions.shift("C1", "mon"), new Decisions.Charge("KG", at(9, 0))));
+        Decisions decided = new Decisions(
+                Map.of(), Map.of(Decisions.shift("C1", "mon"), new Decisions.Charge("KG", at(9, 0))), Map.of());
         assertThat(job(PlanMaker.make(room.problem(), decided), Task.CHARGE, "G1")
                         .start())
                 .isEqualTo(at(1, 0));
@@ -218,6 +219,21 @@ class PlanMakerTest {
         Plan plan = PlanMaker.make(room.problem(), Decisions.of(room.problem(), before));
         assertThat(job(plan, Task.CHARGE, "B1").start()).isEqualTo(at(0, 3));
         assertThat(job(plan, Task.CHARGE, "B1").charger()).isEqualTo("K2");
+    }
+
+    /** B3 and B4 stand full; the machines stand from 14:00: both changes are made long before somebody may be missed. */
+    @Test
+    void changesMadeSoonAreNotMadeInAHurry() {
+        Plan late = plan();
+        assertThat(late.amount(Term.HURRY)).isEqualTo(late.jobs(Task.CHANGE).count());
+        Plan soon = PlanMaker.make(
+                room.problem(), Decisions.of(room.problem(), late).changedSoon(room.problem()));
+        assertThat(soon.shiftsUnmet()).isEqualTo(late.shiftsUnmet());
+        assertThat(soon.amount(Term.HURRY)).isZero();
+        assertThat(soon.jobs(Task.CHANGE).filter(job -> "tue".equals(job.shift())))
+                .isNotEmpty()
+                .allSatisfy(job ->
+                        assertThat(job.start()).isAfterOrEqualTo(at(0, 14)).isBefore(at(0, 22)));
     }
 
     @Test

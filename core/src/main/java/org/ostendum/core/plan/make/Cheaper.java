@@ -98,7 +98,7 @@ public final class Cheaper {
                 slack.key,
                 new Decisions.Charge(
                         slack.place.pair().charger(), problem.from().plusSeconds(slack.place.start()))));
-        return new Decisions(Decisions.of(problem, plan).batteries(), charges);
+        return Decisions.of(problem, plan).withCharges(charges);
     }
 
     private long seconds(Instant at) {

@@ -13,19 +13,21 @@ import org.ostendum.core.plan.PlanProblem.Shift;
 import org.ostendum.core.plan.Task;
 
 /**
- * What is decided of a plan: which battery works which shift, and where and from when each charge runs. What is not decided is chosen
- * by the rule of thumb.
+ * What is decided of a plan: which battery works which shift, from when it may be put in, and where and from when each charge runs.
+ * What is not decided is chosen by the rule of thumb.
  *
  * @param batteries by {@link #shift}
  * @param charges by {@link #shift} of the use before, or by {@link #first}
+ * @param changes by {@link #shift}: not before; one that is not named is made at the last moment
  */
-public record Decisions(Map<String, String> batteries, Map<String, Charge> charges) {
+public record Decisions(Map<String, String> batteries, Map<String, Charge> charges, Map<String, Instant> changes) {
     /** Nothing is decided: plug in where a charger is free, the longest rested goes to work first. */
-    public static final Decisions NONE = new Decisions(Map.of(), Map.of());
+    public static final Decisions NONE = new Decisions(Map.of(), Map.of(), Map.of());
 
     public Decisions {
         batteries = Map.copyOf(batteries);
         charges = Map.copyOf(charges);
+        changes = Map.copyOf(changes);
     }
 
     /** Where a charge runs and before when it does not begin. */
@@ -48,6 +50,7 @@ public record Decisions(Map<String, String> batteries, Map<String, Charge> charg
     public static Decisions of(PlanProblem problem, Plan plan) {
         Map<String, String> batteries = new HashMap<>();
         Map<String, Charge> charges = new HashMap<>();
+        Map<String, Instant> changes = new HashMap<>();
         Map<String, String> waiting = new HashMap<>();
         problem.batteries().forEach(battery -> waiting.put(battery.code(), first(battery.code())));
         for (PlanJob job : plan.jobs()) {
@@ -55,6 +58,8 @@ public record Decisions(Map<String, String> batteries, Map<String, Charge> charg
                 String key = shift(job.machine(), job.shift());
                 batteries.put(key, job.battery());
                 waiting.put(job.battery(), isBack(problem, job) ? first(job.battery()) : key);
+            } else if (job.what() == Task.CHANGE && job.machine() != null && job.shift() != null) {
+                changes.put(shift(job.machine(), job.shift()), job.start());
             } else if (job.what() == Task.CHARGE && job.charger() != null) {
                 String key = waiting.remove(job.battery());
                 if (key != null) {
@@ -62,7 +67,20 @@ public record Decisions(Map<String, String> batteries, Map<String, Charge> charg
                 }
             }
         }
-        return new Decisions(batteries, charges);
+        return new Decisions(batteries, charges, changes);
+    }
+
+    /** @return the same with every change made as soon as battery and machine are free: who is ill in the morning is missed less */
+    public Decisions changedSoon(PlanProblem problem) {
+        Map<String, Instant> soon = new HashMap<>();
+        for (Machine machine : problem.machines()) {
+            machine.shifts().forEach(shift -> soon.put(shift(machine, shift), problem.from()));
+        }
+        return new Decisions(batteries, charges, soon);
+    }
+
+    public Decisions withCharges(Map<String, Charge> others) {
+        return new Decisions(batteries, others, changes);
     }
 
     /** What has come back from its machine stands and waits for its charge like any that lacks something at the beginning. */
@@ -76,6 +94,10 @@ public record Decisions(Map<String, String> batteries, Map<String, Charge> charg
     @Nullable
     String batteryOf(String shift) {
         return batteries.get(shift);
+    }
+
+    Optional<Instant> changeOf(String shift) {
+        return Optional.ofNullable(changes.get(shift));
     }
 
     Optional<Charge> charge(String key) {

@@ -144,7 +144,7 @@ public final class PlanMaker {
     private void work(Event event, Machine machine, Shift shift) {
         PlanJob pinned = pinnedUses.get(event.key());
         Optional<String> battery = pinned == null
-                ? uses.work(machine, shift, decisions.batteryOf(event.key()))
+                ? uses.work(machine, shift, decisions)
                 : Optional.of(uses.pinned(machine, shift, pinned));
         battery.ifPresent(
                 code -> events.add(chargeEvent(code, event.key(), uses.missing(code), resources.seconds(shift.end()))));

@@ -1,5 +1,6 @@
 package org.ostendum.core.plan.make;
 
+import java.time.Instant;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -9,6 +10,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.judge.Message;
+import org.ostendum.core.plan.Hurry;
 import org.ostendum.core.plan.Plan.Unmet;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanProblem.Machine;
@@ -80,7 +82,10 @@ final class Uses {
     }
 
     /** @return the battery that works the shift; empty where none can, which is told with its reason */
-    Optional<String> work(Machine machine, Shift shift, @Nullable String decided) {
+    Optional<String> work(Machine machine, Shift shift, Decisions decisions) {
+        String key = Decisions.shift(machine, shift);
+        @Nullable String decided = decisions.batteryOf(key);
+        @Nullable Instant change = decisions.changeOf(key).orElse(null);
         List<PoolBattery> fit = draft.problem.batteries().stream()
                 .filter(battery -> battery.fits(machine) && !battery.held())
                 .filter(battery -> shift.ah() <= battery.usableAh())
@@ -90,7 +95,8 @@ final class Uses {
                 .filter(battery -> isReady(battery, shift))
                 .sorted(turn(decided, inMachine.get(machine.code())));
         for (PoolBattery battery : inTurn.toList()) {
-            if (battery.code().equals(inMachine.get(machine.code())) || change(machine, shift, battery.code(), start)) {
+            if (battery.code().equals(inMachine.get(machine.code()))
+                    || change(machine, shift, battery.code(), change)) {
                 draft.use(battery.code(), machine.code(), shift, why(battery.code(), decided, start));
                 worked(machine, shift, battery.code());
                 return Optional.of(battery.code());
@@ -117,7 +123,8 @@ final class Uses {
                 .thenComparing(PoolBattery::code);
     }
 
-    private boolean change(Machine machine, Shift shift, String battery, long start) {
+    /** @param from when it was decided; null for the last moment */
+    private boolean change(Machine machine, Shift shift, String battery, @Nullable Instant from) {
         if (machine.fixed()) {
             return false;
         }
@@ -130,13 +137,17 @@ final class Uses {
         if (pinned.isPresent()) {
             return true;
         }
+        long start = resources.seconds(shift.start());
         long lasts = 60L * draft.problem.rules().changeMinutes();
         long free = machineFree.getOrDefault(machine.code(), 0L);
         // Where one shift follows upon the other the change is made at the hand-over.
         long handOver = Math.min(free, start - lasts);
         long earliest = Math.max(Math.max(0, Objects.requireNonNull(of(battery).ready)), handOver);
-        return resources
-                .latest(Task.CHANGE, earliest, start, lasts, resources.battery(battery))
+        Calendar calendar = resources.battery(battery);
+        Optional<Resources.Hand> soon = from == null
+                ? Optional.empty()
+                : resources.first(Task.CHANGE, soonest(battery, free, from), start, lasts, calendar);
+        return soon.or(() -> resources.latest(Task.CHANGE, earliest, start, lasts, calendar))
                 .map(hand -> {
                     String old = inMachine.get(machine.code());
                     draft.change(
@@ -148,6 +159,12 @@ final class Uses {
                     return true;
                 })
                 .orElse(false);
+    }
+
+    /** A charge that takes longer than planned is waited for. */
+    private long soonest(String battery, long machineFree, Instant from) {
+        long ready = Objects.requireNonNull(of(battery).ready) + Hurry.WITHIN.toSeconds();
+        return Math.max(Math.max(ready, machineFree), resources.seconds(from));
     }
 
     private @Nullable Message why(String battery, @Nullable String decided, long start) {

@@ -84,7 +84,7 @@ public final class WhatIf {
             return Optional.empty();
         }
         charges.put(key.get(), new Decisions.Charge(charger, start));
-        Plan other = PlanMaker.make(problem, new Decisions(decisions.batteries(), charges));
+        Plan other = PlanMaker.make(problem, decisions.withCharges(charges));
         return other.jobs(Task.CHARGE)
                 .filter(job -> job.battery().equals(charge.battery()) && charger.equals(job.charger()))
                 .filter(job -> Duration.between(start, job.start()).abs().compareTo(NEAR) <= 0)
