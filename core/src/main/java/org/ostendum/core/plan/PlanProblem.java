@@ -83,6 +83,36 @@ public record PlanProblem(
                 tariff, rules, weights);
     }
 
+    public PlanProblem withMachines(List<Machine> others) {
+        return new PlanProblem(
+                from, until, seconds, seed, earlier, pinned, others, batteries, chargers, charging, people, room,
+                tariff, rules, weights);
+    }
+
+    public PlanProblem withChargers(List<PlanCharger> others) {
+        return new PlanProblem(
+                from, until, seconds, seed, earlier, pinned, machines, batteries, others, charging, people, room,
+                tariff, rules, weights);
+    }
+
+    public PlanProblem withPeople(List<Worker> others) {
+        return new PlanProblem(
+                from, until, seconds, seed, earlier, pinned, machines, batteries, chargers, charging, others, room,
+                tariff, rules, weights);
+    }
+
+    public PlanProblem withTariff(List<Price> others) {
+        return new PlanProblem(
+                from, until, seconds, seed, earlier, pinned, machines, batteries, chargers, charging, people, room,
+                others, rules, weights);
+    }
+
+    public PlanProblem withRules(Times others) {
+        return new PlanProblem(
+                from, until, seconds, seed, earlier, pinned, machines, batteries, chargers, charging, people, room,
+                tariff, others, weights);
+    }
+
     /**
      * A machine and what it needs.
      *
@@ -101,6 +131,10 @@ public record PlanProblem(
             List<Shift> shifts) {
         public Machine {
             shifts = List.copyOf(shifts);
+        }
+
+        public Machine with(List<Shift> others) {
+            return new Machine(code, volts, connector, weightFromKg, weightToKg, battery, fixed, others);
         }
     }
 
