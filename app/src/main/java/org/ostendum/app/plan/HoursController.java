@@ -12,6 +12,7 @@ import org.ostendum.app.inventory.Machine;
 import org.ostendum.app.inventory.Machines;
 import org.ostendum.app.page.NotFound;
 import org.ostendum.app.people.People;
+import org.ostendum.app.plan.house.Hours;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;
 import org.springframework.http.HttpStatus;

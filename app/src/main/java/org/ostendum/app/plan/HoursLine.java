@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.app.plan.house.WeekHours;
 
 /**
  * The same hours on several days.

@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import org.ostendum.app.page.NotFound;
+import org.ostendum.app.plan.house.Mishap;
+import org.ostendum.app.plan.house.Mishaps;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.plan.Plan;

@@ -8,6 +8,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.page.NotFound;
 import org.ostendum.app.plan.PlanRun.State;
+import org.ostendum.app.plan.house.Hours;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.plan.Plan;

@@ -6,6 +6,7 @@ import java.time.ZoneId;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.plan.PlanRun.State;
+import org.ostendum.app.plan.house.HouseProblem;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanProblem;

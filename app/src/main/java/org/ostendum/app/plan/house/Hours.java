@@ -1,4 +1,4 @@
-package org.ostendum.app.plan;
+package org.ostendum.app.plan.house;
 
 import static org.ostendum.app.db.jooq.Tables.MACHINE_HOURS;
 import static org.ostendum.app.db.jooq.Tables.PERSON_HOURS;
@@ -21,7 +21,7 @@ public class Hours {
         this.sql = sql;
     }
 
-    List<WeekHours> ofMachines() {
+    public List<WeekHours> ofMachines() {
         return sql.selectFrom(MACHINE_HOURS)
                 .orderBy(MACHINE_HOURS.MACHINE_ID, MACHINE_HOURS.WEEKDAY, MACHINE_HOURS.FROM_MINUTE)
                 .fetch(r -> new WeekHours(
@@ -33,7 +33,7 @@ public class Hours {
                         r.getAh()));
     }
 
-    List<WeekHours> ofPeople() {
+    public List<WeekHours> ofPeople() {
         return sql.selectFrom(PERSON_HOURS)
                 .orderBy(PERSON_HOURS.PERSON_ID, PERSON_HOURS.WEEKDAY, PERSON_HOURS.FROM_MINUTE)
                 .fetch(r -> new WeekHours(
@@ -79,11 +79,11 @@ public class Hours {
                 .execute();
     }
 
-    void removeOfMachine(long id) {
+    public void removeOfMachine(long id) {
         sql.deleteFrom(MACHINE_HOURS).where(MACHINE_HOURS.ID.eq(id)).execute();
     }
 
-    void removeOfPerson(long id) {
+    public void removeOfPerson(long id) {
         sql.deleteFrom(PERSON_HOURS).where(PERSON_HOURS.ID.eq(id)).execute();
     }
 }

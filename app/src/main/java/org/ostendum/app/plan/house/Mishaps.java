@@ -1,4 +1,4 @@
-package org.ostendum.app.plan;
+package org.ostendum.app.plan.house;
 
 import static org.ostendum.app.db.jooq.Tables.MISHAP;
 
@@ -10,14 +10,14 @@ import org.springframework.stereotype.Repository;
 
 /** What has gone wrong and is not over. */
 @Repository
-class Mishaps {
+public class Mishaps {
     private final DSLContext sql;
 
     Mishaps(DSLContext sql) {
         this.sql = sql;
     }
 
-    List<Mishap> notOver(Instant now) {
+    public List<Mishap> notOver(Instant now) {
         return sql.selectFrom(MISHAP)
                 .where(MISHAP.UNTIL_AT.gt(now).and(MISHAP.OVER_AT.isNull()))
                 .orderBy(MISHAP.ID)
@@ -30,7 +30,7 @@ class Mishaps {
                         r.getAmount()));
     }
 
-    void add(
+    public void add(
             Mishap.Kind kind,
             String about,
             Instant from,
@@ -49,7 +49,7 @@ class Mishaps {
                 .execute();
     }
 
-    void over(long id, Instant now) {
+    public void over(long id, Instant now) {
         sql.update(MISHAP)
                 .set(MISHAP.OVER_AT, now)
                 .where(MISHAP.ID.eq(id).and(MISHAP.OVER_AT.isNull()))

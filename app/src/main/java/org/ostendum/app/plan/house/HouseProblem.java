@@ -1,4 +1,4 @@
-package org.ostendum.app.plan;
+package org.ostendum.app.plan.house;
 
 import java.time.Duration;
 import java.time.Instant;
@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.RecentCycles;
-import org.ostendum.app.plan.Mishap.Kind;
+import org.ostendum.app.plan.house.Mishap.Kind;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.charge.Tariff;
 import org.ostendum.core.plan.Plan;
@@ -38,7 +38,7 @@ import org.springframework.stereotype.Service;
 
 /** The house as a room to be planned, from the live state: what runs is a fact, what is pinned stays. */
 @Service
-class HouseProblem {
+public class HouseProblem {
     private static final long SEED = 1;
     private static final int CHANGE_MINUTES = 15;
     private static final int PLUG_MINUTES = 3;
@@ -74,7 +74,7 @@ class HouseProblem {
     }
 
     /** @param earlier plan in force; null for none */
-    PlanProblem from(Instant now, Duration ahead, int seconds, @Nullable Plan earlier) {
+    public PlanProblem from(Instant now, Duration ahead, int seconds, @Nullable Plan earlier) {
         Instant from = now.truncatedTo(ChronoUnit.MINUTES);
         Instant until = from.plus(ahead);
         Rulebook book = batteryStates.rulebook();

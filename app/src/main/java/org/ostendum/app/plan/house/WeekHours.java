@@ -1,4 +1,4 @@
-package org.ostendum.app.plan;
+package org.ostendum.app.plan.house;
 
 import java.time.DayOfWeek;
 import java.time.Instant;
@@ -17,7 +17,7 @@ import org.ostendum.core.plan.Span;
  * @param until the same as or before {@code from}: on the day after
  * @param ah that the work takes; null for what has been usual
  */
-record WeekHours(long id, long ofId, DayOfWeek day, LocalTime from, LocalTime until, @Nullable Double ah) {
+public record WeekHours(long id, long ofId, DayOfWeek day, LocalTime from, LocalTime until, @Nullable Double ah) {
 
     /** @return its stretches that touch a time, by their date in the zone */
     List<Dated> within(Instant start, Instant end, ZoneId zone) {
@@ -44,5 +44,5 @@ record WeekHours(long id, long ofId, DayOfWeek day, LocalTime from, LocalTime un
     }
 
     /** The stretch of one week. */
-    record Dated(LocalDate date, Span span) {}
+    public record Dated(LocalDate date, Span span) {}
 }

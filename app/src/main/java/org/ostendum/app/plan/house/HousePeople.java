@@ -1,4 +1,4 @@
-package org.ostendum.app.plan;
+package org.ostendum.app.plan.house;
 
 import java.time.Instant;
 import java.time.LocalDate;
@@ -10,7 +10,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.ostendum.app.people.People;
 import org.ostendum.app.people.Trainings;
-import org.ostendum.app.plan.Mishap.Kind;
+import org.ostendum.app.plan.house.Mishap.Kind;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.plan.PlanProblem.Worker;
 import org.ostendum.core.plan.Span;

@@ -1,4 +1,4 @@
-package org.ostendum.app.plan;
+package org.ostendum.app.plan.house;
 
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
@@ -9,8 +9,8 @@ import org.jspecify.annotations.Nullable;
  * @param about code of the charger, battery or machine, or login of the person
  * @param amount Ah of one more machine; null for others
  */
-record Mishap(long id, Kind kind, String about, Instant from, Instant until, @Nullable Double amount) {
-    enum Kind {
+public record Mishap(long id, Kind kind, String about, Instant from, Instant until, @Nullable Double amount) {
+    public enum Kind {
         CHARGER_DEAD,
         PERSON_AWAY,
         /** Back early, or emptier than was thought. */

@@ -1,4 +1,4 @@
-package org.ostendum.app.plan;
+package org.ostendum.app.plan.house;
 
 import java.time.Instant;
 import java.time.LocalDate;

@@ -1,4 +1,4 @@
-package org.ostendum.app.plan;
+package org.ostendum.app.plan.house;
 
 import java.time.Duration;
 import java.time.Instant;
@@ -20,7 +20,7 @@ import org.ostendum.core.state.Stage;
 import org.ostendum.core.state.WaterDue;
 
 /** Batteries of the house as the plan sees them: by the one state that every screen asks. */
-final class HouseBatteries {
+public final class HouseBatteries {
     /** Practice {@code charge.never-discharge-below}: 80 % of depth. */
     private static final double LEAST_SOC = 0.2;
 
@@ -37,7 +37,7 @@ final class HouseBatteries {
     }
 
     /** @return whether the plan leaves it alone: it may not work, or wants a charge that may not begin */
-    static boolean isHeld(BatteryState state) {
+    public static boolean isHeld(BatteryState state) {
         boolean cannotCharge = state.isKeptFromCharge() && !state.full().isYes() && !state.isCharging();
         return cannotCharge
                 || state.stage() != Stage.IN_SERVICE

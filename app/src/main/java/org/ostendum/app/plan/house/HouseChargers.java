@@ -1,4 +1,4 @@
-package org.ostendum.app.plan;
+package org.ostendum.app.plan.house;
 
 import java.time.Duration;
 import java.time.Instant;
@@ -11,7 +11,7 @@ import java.util.Objects;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Rooms;
 import org.ostendum.app.ledger.Ledger;
-import org.ostendum.app.plan.Mishap.Kind;
+import org.ostendum.app.plan.house.Mishap.Kind;
 import org.ostendum.core.charge.ChargeSums;
 import org.ostendum.core.charge.PastCharges;
 import org.ostendum.core.charge.TimeToFull;
