@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.form.Faults;
 import org.ostendum.app.form.TypedForm;
@@ -65,7 +66,8 @@ class MishapController {
         page.addAttribute("form", form);
         page.addAttribute("faults", form.faults());
         page.addAttribute("mishaps", mishaps.notOver(words.now()));
-        page.addAttribute("kinds", Kind.values());
+        page.addAttribute(
+                "kinds", Stream.of(Kind.values()).filter(Kind::isAccident).toList());
         page.addAttribute(
                 "choices",
                 Map.of(
@@ -120,6 +122,7 @@ class MishapController {
             case PERSON_AWAY -> people.byLogin(about).isPresent();
             case BATTERY_FLAT, BATTERY_OUT -> batteries.byCode(about).isPresent();
             case ONE_MORE -> machines.byCode(about).isPresent();
+            case NOT_THERE -> false;
         };
     }
 

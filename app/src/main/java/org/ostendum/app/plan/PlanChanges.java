@@ -66,6 +66,24 @@ class PlanChanges {
                 });
     }
 
+    /** A battery is not to go on that charger: planned anew at once. */
+    void forbid(long run, String id, Person by, Words words) {
+        PlanJob job = runs.plan(run).orElseThrow().jobs().stream()
+                .filter(one -> one.id().equals(id) && one.charger() != null)
+                .findFirst()
+                .orElseThrow(() -> new NotFound("charge " + id + " of the plan"));
+        String charger = Objects.requireNonNull(job.charger());
+        mishaps.add(
+                Mishap.Kind.NOT_THERE,
+                Mishap.pair(job.battery(), charger),
+                words.now(),
+                words.now().plus(OUT_FOR),
+                null,
+                by.id(),
+                words.now());
+        planning.again(words.text("plan.because.forbidden", job.battery(), charger), by.id());
+    }
+
     /** What stands behind it goes into the next plan, which is made at once. */
     public void notPossible(long run, String id, NotPossible why, Person by, Words words) {
         PlanJob job = runs.plan(run).orElseThrow().jobs().stream()

@@ -95,7 +95,9 @@ class PlanController {
         PlanProblem problem = runs.problem(run.id());
         page.addAttribute("plan", plan);
         page.addAttribute("sum", Sum.of(plan));
+        page.addAttribute("certain", Certain.of(problem, plan));
         page.addAttribute("marks", runs.marks(run.id()));
+        page.addAttribute("zone", zone);
         page.addAttribute("timeline", Timeline.of(problem, plan, Timeline.By.of(by), words.now(), zone));
         page.addAttribute("differs", run.state() == State.PROPOSED ? differs(inForce, plan) : null);
         choose(plan, problem, job, page);
@@ -186,6 +188,14 @@ class PlanController {
             return "redirect:/plan?job=" + job;
         }
         return "redirect:/plan?job=" + moved.get();
+    }
+
+    @PostMapping("/plan/{id}/forbid")
+    String forbid(
+            @PathVariable long id, @RequestParam String job, Person person, Words words, RedirectAttributes flash) {
+        changes.forbid(known(id).id(), job, person, words);
+        flash.addFlashAttribute("told", words.text("plan.mishap.told"));
+        return "redirect:/plan";
     }
 
     private PlanRun known(long id) {

@@ -56,6 +56,11 @@ public class Planning {
         return house.from(batteryStates.instant(), ahead, seconds, planInForce());
     }
 
+    /** The house as it is, with nothing promised. */
+    PlanProblem house(Duration ahead) {
+        return house.from(batteryStates.instant(), ahead, 0, null);
+    }
+
     /** @return the id of the plan that is searched now */
     long ask(Duration ahead, int seconds, String because, long by) {
         long run = runs.add(problem(ahead, seconds), because, by, null, batteryStates.instant())

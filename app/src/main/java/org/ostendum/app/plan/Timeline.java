@@ -82,7 +82,12 @@ record Timeline(
      * @param job null for a need that is not met
      * @param word on it; empty where there is no room
      */
-    record Bar(@Nullable PlanJob job, Box box, String tone, String word, boolean pinned) {}
+    record Bar(@Nullable PlanJob job, Box box, String tone, String word, boolean pinned) {
+        /** @return whether it may be dragged: a charge that has not begun */
+        public boolean movable(Instant from) {
+            return job != null && job.what() == Task.CHARGE && !job.start().isBefore(from);
+        }
+    }
 
     /** A mark on the time's axis. */
     record Hour(double x, String word, boolean midnight) {}

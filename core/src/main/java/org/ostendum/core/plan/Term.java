@@ -13,13 +13,13 @@ public enum Term {
     /** Batteries left uncharged at the end. */
     UNCHARGED(60),
     /** Shifts whose battery will be late, by chance: a charge takes longer now and then. */
-    LATE(200),
+    LATE(1000),
     /** Money for energy. */
     ENERGY(1),
     /** Most kW at any moment. */
     PEAK(0.5),
     /** How unevenly the batteries of a pool work: squares of cycles above the least. */
-    ROTATION(0.2),
+    ROTATION(0.5),
     /** Hours by which a battery that goes to work has rested less than a day. */
     REST(0.1),
     /** Changes of batteries. */

@@ -33,6 +33,8 @@ class EveryPageOfWorkTest extends EveryPage {
                 "/plan?by=person",
                 "/plan/list",
                 "/plan/mine",
+                "/plan/weights",
+                "/plan/would-take",
                 "/plan/wrong",
                 "/plan/hours",
                 "/places",

@@ -3,12 +3,16 @@ package org.ostendum.app.browser;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
+import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
 import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
 import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.interactions.Actions;
 import org.ostendum.app.support.ApplicationTest;
 import org.ostendum.app.support.Browser;
 import org.springframework.boot.test.web.server.LocalServerPort;
@@ -56,6 +60,45 @@ class PlanInTheBrowserTest extends ApplicationTest {
                 .ignoring(StaleElementReferenceException.class)
                 .withMessage(() -> "No “" + text + "” on\n" + browser.text("#content"))
                 .until(d -> browser.text("#content").toLowerCase().contains(text.toLowerCase()));
+    }
+
+    /** By the arrows, as whoever does not drag: an hour later, put down with Enter, proposed and pinned. */
+    @Test
+    void aChargeIsMovedByTheArrowsAndByTheHand() {
+        lead.go("/plan");
+        WebElement bar = lastOwnBar();
+        String battery = bar.getText();
+        for (int i = 0; i < 4; i++) {
+            bar.sendKeys(Keys.ARROW_LEFT);
+        }
+        sees(lead, "put it down with Enter");
+        assertThat(lead.text("#move-said")).contains(bar.getDomAttribute("data-charger"));
+        bar.sendKeys(Keys.ENTER);
+        sees(lead, battery);
+        assertThat(lead.text("#content")).containsAnyOf("Pinned: it stays", "It cannot be on");
+
+        lead.go("/plan");
+        WebElement dragged = lastOwnBar();
+        new Actions(lead.driver())
+                .clickAndHold(dragged)
+                .moveByOffset(-40, 0)
+                .moveByOffset(-10, 0)
+                .release()
+                .perform();
+        lead.wait(Duration.ofSeconds(20)).until(d -> d.getCurrentUrl().contains("job="));
+        assertThat(lead.text("#content")).containsAnyOf("Pinned: it stays", "It cannot be on");
+        lead.go("/plan");
+        if (lead.text("#content").contains("Leave it")) {
+            press(lead, "Leave it");
+        }
+    }
+
+    private WebElement lastOwnBar() {
+        List<WebElement> bars = lead.wait(Duration.ofSeconds(10)).until(d -> {
+            List<WebElement> own = d.findElements(By.cssSelector(".bar-of.charge[data-job]"));
+            return own.isEmpty() ? null : own;
+        });
+        return bars.get(bars.size() - 1);
     }
 
     @Test

@@ -9,6 +9,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalTime;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.concurrent.Callable;
 import net.fortuna.ical4j.data.CalendarBuilder;
@@ -28,6 +29,7 @@ import org.ostendum.core.plan.PlanChecker;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanProblem;
 import org.ostendum.core.plan.Task;
+import org.ostendum.core.plan.Term;
 import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.state.BatteryState;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -120,12 +122,7 @@ class PlanTest extends JobsTest {
     @Test
     void whatIsPinnedStaysInEveryNewPlan() throws Exception {
         PlanRun run = inForce();
-        PlanJob charge = runs.plan(run.id())
-                .orElseThrow()
-                .jobs(Task.CHARGE)
-                .filter(job -> !job.pinned() && job.start().isAfter(run.from().plusSeconds(3600)))
-                .findFirst()
-                .orElseThrow();
+        PlanJob charge = aChargeToCome(run);
         maud.send("/plan/" + run.id() + "/pin", "job", charge.id());
         planning.again("", maudId());
         assertThat(runs.plan(proposed().id()).orElseThrow().jobs(Task.CHARGE))
@@ -143,12 +140,7 @@ class PlanTest extends JobsTest {
     @Test
     void whatIsPinnedOnADeadChargerIsLetGo() throws Exception {
         PlanRun run = inForce();
-        PlanJob charge = runs.plan(run.id())
-                .orElseThrow()
-                .jobs(Task.CHARGE)
-                .filter(job -> !job.pinned() && job.start().isAfter(run.from().plusSeconds(3600)))
-                .findFirst()
-                .orElseThrow();
+        PlanJob charge = aChargeToCome(run);
         maud.send("/plan/" + run.id() + "/pin", "job", charge.id());
         tom.send("/plan/wrong", "kind", "CHARGER_DEAD", "about", charge.charger(), "hours", "48");
         assertThat(runs.plan(proposed().id()).orElseThrow().jobs(Task.CHARGE))
@@ -213,6 +205,73 @@ class PlanTest extends JobsTest {
                 .filteredOn(b -> b.code().equals(charge.battery()))
                 .allMatch(PlanProblem.PoolBattery::held);
         mishaps.notOver(run.from()).forEach(m -> mishaps.over(m.id(), run.from()));
+    }
+
+    /** What a lead lets count is in the next problem, what he types wrong is told with what is allowed, and others see it only. */
+    @Test
+    void aLeadShiftsWhatCountsHowMuch() throws Exception {
+        inForce();
+        assertThat(tom.page("/plan/weights"))
+                .contains("Uneven work", "usual 0.5")
+                .doesNotContain("Keep these weights");
+        assertThat(tom.send("/plan/weights", "rotation", "2").getStatus()).isEqualTo(403);
+        var wrong = maud.send("/plan/weights", "rotation", "much", "peak", "3");
+        assertThat(wrong.getStatus()).isEqualTo(422);
+        assertThat(wrong.getContentAsString()).contains("much", "100000", "value=\"3\"");
+        assertThat(maud.send("/plan/weights", "rotation", "2", "peak", "").getStatus())
+                .isEqualTo(302);
+        assertThat(planning.problem(Planning.DAY, 0).weights()).isEqualTo(Map.of(Term.ROTATION, 2.0));
+        maud.send("/plan/weights");
+        assertThat(planning.problem(Planning.DAY, 0).weights()).isEmpty();
+    }
+
+    @Test
+    void whatItWouldTakeIsToldForAUsualAndABadWeek() throws Exception {
+        assertThat(tom.page("/plan/would-take"))
+                .contains(
+                        "A usual week",
+                        "A bad week",
+                        "One battery less",
+                        "Two chargers more",
+                        "stand in for one another");
+        assertThat(tom.page("/plan/would-take?pool=99")).contains("One battery less");
+    }
+
+    @Test
+    void aBatteryForbiddenOnAChargerIsPlannedElsewhere() throws Exception {
+        PlanRun run = inForce();
+        PlanJob charge = aChargeToCome(run);
+        assertThat(tom.send("/plan/" + run.id() + "/forbid", "job", charge.id()).getStatus())
+                .isEqualTo(403);
+        maud.send("/plan/" + run.id() + "/forbid", "job", charge.id());
+        assertThat(runs.plan(proposed().id()).orElseThrow().jobs(Task.CHARGE))
+                .filteredOn(job -> job.battery().equals(charge.battery()) && !job.pinned())
+                .noneMatch(job -> Objects.equals(job.charger(), charge.charger()));
+        assertThat(maud.page("/plan/wrong")).contains("Not there: " + charge.battery() + " / " + charge.charger());
+        mishaps.notOver(run.from()).forEach(m -> mishaps.over(m.id(), run.from()));
+    }
+
+    private PlanJob aChargeToCome(PlanRun run) {
+        return runs.plan(run.id())
+                .orElseThrow()
+                .jobs(Task.CHARGE)
+                .filter(job -> !job.pinned() && job.start().isAfter(run.from().plusSeconds(3600)))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** How sure it is stands with the plan, and with the use it is about. */
+    @Test
+    void howSureEachMachineHasItsBatteryIsTold() throws Exception {
+        PlanRun run = inForce();
+        Plan plan = runs.plan(run.id()).orElseThrow();
+        PlanJob use = plan.jobs(Task.USE)
+                .filter(job -> !job.start().isBefore(run.from()))
+                .findFirst()
+                .orElseThrow();
+        assertThat(maud.page("/plan")).contains("every battery that goes to work is ready in time");
+        assertThat(maud.page("/plan?by=machine&job=" + use.id()))
+                .contains(use.battery() + " is charged and cool in time in");
     }
 
     @Test

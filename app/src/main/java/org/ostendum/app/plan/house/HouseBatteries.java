@@ -14,6 +14,7 @@ import org.ostendum.core.plan.PlanProblem.Due;
 import org.ostendum.core.plan.PlanProblem.PoolBattery;
 import org.ostendum.core.plan.Task;
 import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.state.BatteryState;
 import org.ostendum.core.state.Stage;
@@ -47,7 +48,7 @@ public final class HouseBatteries {
                 || state.isBridgedTooLong();
     }
 
-    PoolBattery of(Battery battery, BatteryState state, int cycles, boolean flat, boolean out) {
+    PoolBattery of(Battery battery, BatteryState state, int cycles, Rules rules, boolean flat, boolean out) {
         double capacity = battery.type().model().capacity().ampHours();
         return new PoolBattery(
                 battery.code(),
@@ -58,10 +59,17 @@ public final class HouseBatteries {
                 flat ? capacity * (1 - LEAST_SOC) : missing(state, capacity),
                 state.coolingUntil(),
                 out || isHeld(state),
-                LEAST_SOC,
+                leastSoc(cycles, rules),
                 cycles,
                 battery.place() == null ? "" : battery.place(),
                 due(state));
+    }
+
+    /** A new battery is not taken down as far until it is broken in. */
+    private static double leastSoc(int cycles, Rules rules) {
+        boolean breaksIn = cycles < rules.value(RuleKey.BREAK_IN_CYCLES).intValue();
+        double depth = rules.value(RuleKey.BREAK_IN_DEPTH).doubleValue() / 100;
+        return breaksIn ? Math.max(LEAST_SOC, 1 - depth) : LEAST_SOC;
     }
 
     static double missing(BatteryState state, double capacity) {

@@ -58,7 +58,7 @@ class HouseMachines {
         for (Machine machine : machines.all()) {
             Battery battery = inMachine.get(machine.id());
             @Nullable Integer volts = volts(machine, battery);
-            boolean fixed = machine.kind() != MachineKind.FORKLIFT;
+            boolean fixed = isFixed(machine, battery);
             if (volts == null || (fixed && battery == null)) {
                 continue;
             }
@@ -82,6 +82,12 @@ class HouseMachines {
                     shifts));
         }
         return all;
+    }
+
+    /** What is charged in breaks stays in its machine and works warm. */
+    private static boolean isFixed(Machine machine, @Nullable Battery battery) {
+        return machine.kind() != MachineKind.FORKLIFT
+                || (battery != null && battery.type().opportunity());
     }
 
     private static @Nullable Integer volts(Machine machine, @Nullable Battery battery) {

@@ -52,6 +52,7 @@ public class HouseProblem {
     private final HouseChargers chargers;
     private final HousePeople people;
     private final Mishaps mishaps;
+    private final PlanWeights weights;
     private final ZoneId zone;
 
     HouseProblem(
@@ -62,6 +63,7 @@ public class HouseProblem {
             HouseChargers chargers,
             HousePeople people,
             Mishaps mishaps,
+            PlanWeights weights,
             ZoneId zone) {
         this.batteries = batteries;
         this.batteryStates = batteryStates;
@@ -70,6 +72,7 @@ public class HouseProblem {
         this.chargers = chargers;
         this.people = people;
         this.mishaps = mishaps;
+        this.weights = weights;
         this.zone = zone;
     }
 
@@ -84,7 +87,9 @@ public class HouseProblem {
         Map<Long, BatteryState> states = batteryStates.statesOf(all, book);
         List<RoomPlan> plans = chargers.plans();
         List<Machine> needs = machines.machines(all, from, until, wrong);
-        List<Pairing> pairs = chargers.pairings(all, states, plans, book, from);
+        List<Pairing> pairs = chargers.pairings(all, states, plans, book, from).stream()
+                .filter(pair -> wrong.stream().noneMatch(mishap -> mishap.forbids(pair.battery(), pair.charger())))
+                .toList();
         List<PlanJob> pinned =
                 new ArrayList<>(running(all, states, needs, pairs, HouseChargers.overSlots(plans), from));
         List<PlanJob> stays = stillPinned(earlier, from, pinned);
@@ -99,6 +104,7 @@ public class HouseProblem {
                         battery,
                         Objects.requireNonNull(states.get(battery.id())),
                         worked.getOrDefault(battery.id(), 0),
+                        book.rulesFor(battery.type().id()),
                         is(Kind.BATTERY_FLAT, battery, wrong),
                         is(Kind.BATTERY_OUT, battery, wrong)))
                 .map(battery -> working.contains(battery.code()) ? atWork(battery) : battery)
@@ -121,7 +127,7 @@ public class HouseProblem {
                 HouseChargers.room(plans, site),
                 prices(Tariff.of(site, zone), from, until.plus(PRICED_BEYOND)),
                 new Times((int) site.duration(RuleKey.COOLING).toMinutes(), CHANGE_MINUTES, PLUG_MINUTES),
-                Map.of());
+                weights.all());
     }
 
     private static boolean is(Kind kind, Battery battery, List<Mishap> wrong) {
