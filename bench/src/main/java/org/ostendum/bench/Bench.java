@@ -5,12 +5,13 @@ import java.util.List;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
 import org.ostendum.bench.accuracy.ChargeAccuracy;
+import org.ostendum.bench.accuracy.ComplaintBench;
 import org.ostendum.bench.accuracy.JudgeAccuracy;
 import org.ostendum.bench.plan.PlanBench;
 import org.ostendum.bench.plan.WeeksBench;
 
 /**
- * {@code ./ostendum bench [verdict] [pages] [judge] [charge] [import] [devices] [samples] [load] [schools] [plan] [weeks] [N …]}: the first two by default. N are numbers of batteries,
+ * {@code ./ostendum bench [verdict] [pages] [judge] [charge] [import] [devices] [samples] [load] [schools] [plan] [weeks] [complaints] [N …]}: the first two by default. N are numbers of batteries,
  * 200 and 2000 for the pages; for {@code judge} and {@code charge} the number simulated, 2000 and 300, and the first seed, for {@code judge} also how
  * many of each other kind of site, 400; for {@code import} the
  * readings, a million; for {@code devices} the chargers, 500, and how many times as fast as in life, 5; for {@code samples} the
@@ -28,11 +29,14 @@ public final class Bench {
     private static final int SPEED = 5;
     private static final int PLAN_SECONDS = 20;
     private static final int WEEKS = 200;
+    private static final int COMPLAINTS = 5000;
     private static final int LOAD_SECONDS = 600;
     /** Seeds below it were used for tuning. */
     private static final int REPORTED_SEEDS = 4_000_000;
     /** The same for weeks. */
     private static final int REPORTED_WEEKS = 7000;
+    /** The same for complaints. */
+    private static final int REPORTED_COMPLAINTS = 6_000_000;
     /** The same for charges. */
     private static final int REPORTED_CHARGES = 5_000_000;
 
@@ -70,6 +74,10 @@ public final class Bench {
                     numbers.length > 0 ? numbers[0] : WEEKS,
                     numbers.length > 1 ? numbers[1] : REPORTED_WEEKS,
                     System.out);
+            return;
+        }
+        if (asked.contains("complaints")) {
+            ComplaintBench.run(numbers.length > 0 ? numbers[0] : COMPLAINTS, REPORTED_COMPLAINTS, System.out);
             return;
         }
         if (asked.contains("import")) {
