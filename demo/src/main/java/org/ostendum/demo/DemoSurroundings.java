@@ -13,6 +13,7 @@ class DemoSurroundings {
     private final DemoJobs jobs;
     private final DemoDevices devices;
     private final DemoNewcomer newcomer;
+    private final DemoComplaint complaint;
     private final DemoPlan plan;
 
     DemoSurroundings(
@@ -22,6 +23,7 @@ class DemoSurroundings {
             DemoJobs jobs,
             DemoDevices devices,
             DemoNewcomer newcomer,
+            DemoComplaint complaint,
             DemoPlan plan) {
         this.rooms = rooms;
         this.safety = safety;
@@ -29,6 +31,7 @@ class DemoSurroundings {
         this.jobs = jobs;
         this.devices = devices;
         this.newcomer = newcomer;
+        this.complaint = complaint;
         this.plan = plan;
     }
 
@@ -40,6 +43,7 @@ class DemoSurroundings {
     void afterTheYear(Known known) {
         newcomer.add(known.persons(), known.models());
         repairs.fill();
+        complaint.fill();
         jobs.fill();
         safety.refill(room(), known.persons());
         devices.fill();

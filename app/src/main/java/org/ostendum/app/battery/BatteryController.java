@@ -3,6 +3,7 @@ package org.ostendum.app.battery;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.app.complaint.Complaints;
 import org.ostendum.app.event.LogForm;
 import org.ostendum.app.event.LogReading;
 import org.ostendum.app.form.Faults;
@@ -31,12 +32,19 @@ class BatteryController {
     private final LogReading reading;
     private final BatteryRecord batteryRecord;
     private final PlannedJobs planned;
+    private final Complaints complaints;
 
-    BatteryController(BatteryViews views, LogReading reading, BatteryRecord batteryRecord, PlannedJobs planned) {
+    BatteryController(
+            BatteryViews views,
+            LogReading reading,
+            BatteryRecord batteryRecord,
+            PlannedJobs planned,
+            Complaints complaints) {
         this.views = views;
         this.reading = reading;
         this.batteryRecord = batteryRecord;
         this.planned = planned;
+        this.complaints = complaints;
     }
 
     @GetMapping("/batteries/{battery}")
@@ -49,6 +57,7 @@ class BatteryController {
     private String show(Battery battery, LogForm form, Faults faults, Words words, Model page) {
         page.addAttribute("place", "fleet");
         page.addAttribute("view", views.view(battery, words));
+        page.addAttribute("complaint", complaints.openOf(battery.id()).orElse(null));
         page.addAttribute("planned", planned.ofBattery(battery.code(), words.now(), PLANNED_TOLD));
         page.addAttribute("form", form);
         page.addAttribute("faults", faults);

@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.ostendum.app.complaint.Complaints;
 import org.ostendum.app.defect.Defects;
 import org.ostendum.app.procedure.SiteProcedures;
 import org.ostendum.app.safety.Incidents;
@@ -29,6 +30,7 @@ class JobsController {
     private final Overrides overrides;
     private final Defects defects;
     private final Incidents incidents;
+    private final Complaints complaints;
     private final SiteProcedures procedures;
     private final DefectRepairs repairs;
 
@@ -37,12 +39,14 @@ class JobsController {
             Overrides overrides,
             Defects defects,
             Incidents incidents,
+            Complaints complaints,
             SiteProcedures procedures,
             DefectRepairs repairs) {
         this.jobs = jobs;
         this.overrides = overrides;
         this.defects = defects;
         this.incidents = incidents;
+        this.complaints = complaints;
         this.procedures = procedures;
         this.repairs = repairs;
     }
@@ -60,6 +64,7 @@ class JobsController {
         page.addAttribute("overrides", overrides.unseen());
         page.addAttribute("defects", defects.open());
         page.addAttribute("recurring", defects.recurring());
+        page.addAttribute("complaints", complaints.open());
         page.addAttribute(
                 "incidents",
                 incidents.all().stream().filter(Incidents.Incident::isOpen).toList());

@@ -1,0 +1,124 @@
+package org.ostendum.app.complaint;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.app.complaint.Complaints.Said;
+import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.page.NotFound;
+import org.ostendum.app.words.Words;
+import org.ostendum.core.complaint.Cause;
+import org.ostendum.core.complaint.Complaint;
+import org.ostendum.core.complaint.Look;
+import org.ostendum.core.complaint.WorkUp;
+import org.ostendum.core.people.Person;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** A complaint as the driver says it, and the way to its cause: which look comes next, what is left, where it ends. */
+@Controller
+class ComplaintController {
+    private static final int MOST_SAID = 300;
+    private static final int OTHERS_TOLD = 5;
+
+    private final Complaints complaints;
+    private final WorkUps workUps;
+    private final Batteries batteries;
+
+    ComplaintController(Complaints complaints, WorkUps workUps, Batteries batteries) {
+        this.complaints = complaints;
+        this.workUps = workUps;
+        this.batteries = batteries;
+    }
+
+    private Battery battery(String code) {
+        return batteries.byCode(code).orElseThrow(() -> new NotFound("battery " + code));
+    }
+
+    private Said said(long id) {
+        return complaints.byId(id).orElseThrow(() -> new NotFound("complaint " + id));
+    }
+
+    @GetMapping("/batteries/{code}/complaint")
+    String begin(@PathVariable String code, Model page) {
+        Battery battery = battery(code);
+        page.addAttribute("place", "fleet");
+        page.addAttribute("battery", battery);
+        page.addAttribute("kinds", Complaint.values());
+        page.addAttribute("open", complaints.openOf(battery.id()).orElse(null));
+        return "complaint/begin";
+    }
+
+    @PostMapping("/batteries/{code}/complaint")
+    String open(
+            @PathVariable String code,
+            @RequestParam @Nullable Complaint kind,
+            @RequestParam(defaultValue = "") String said,
+            Person person,
+            Words words,
+            RedirectAttributes flash) {
+        Battery battery = battery(code);
+        if (kind == null) {
+            flash.addFlashAttribute("fault", words.text("fault.choose"));
+            return "redirect:/batteries/" + battery.code() + "/complaint";
+        }
+        String words300 = said.strip();
+        long id = workUps.open(
+                battery, kind, words300.substring(0, Math.min(MOST_SAID, words300.length())), person, words);
+        return "redirect:/complaints/" + id;
+    }
+
+    @GetMapping("/complaints/{id}")
+    String workUp(@PathVariable long id, Model page) {
+        Said said = said(id);
+        WorkUp workUp = workUps.workUp(said);
+        page.addAttribute("place", "jobs");
+        page.addAttribute("said", said);
+        page.addAttribute("workUp", workUp);
+        page.addAttribute("causes", workUp.causes());
+        page.addAttribute("next", workUp.next().orElse(null));
+        List<WorkUp.Worth> worth = workUp.worth();
+        page.addAttribute("others", worth.subList(Math.min(1, worth.size()), Math.min(1 + OTHERS_TOLD, worth.size())));
+        page.addAttribute("onRecord", complaints.onRecord(id));
+        return "complaint/work-up";
+    }
+
+    @PostMapping("/complaints/{id}/look")
+    String look(
+            @PathVariable long id,
+            @RequestParam Look look,
+            @RequestParam Look.@Nullable Outcome shown,
+            Person person,
+            Words words,
+            RedirectAttributes flash) {
+        Said said = said(id);
+        if (shown == null || !look.outcomes().contains(shown)) {
+            flash.addFlashAttribute("fault", words.text("fault.choose"));
+        } else if (said.isOpen()) {
+            complaints.see(id, look, shown, false, person.id(), words.now());
+        } else {
+            flash.addFlashAttribute("fault", words.text("complaint.over"));
+        }
+        return "redirect:/complaints/" + id;
+    }
+
+    @PostMapping("/complaints/{id}/back")
+    String takeBack(@PathVariable long id, @RequestParam Look look) {
+        if (said(id).isOpen()) {
+            complaints.takeBack(id, look);
+        }
+        return "redirect:/complaints/" + id;
+    }
+
+    @PostMapping("/complaints/{id}/end")
+    String end(@PathVariable long id, @RequestParam Cause cause, Person person, Words words, RedirectAttributes flash) {
+        boolean ended = workUps.end(said(id), cause, person, words);
+        flash.addFlashAttribute(ended ? "told" : "fault", words.text(ended ? "complaint.ended" : "complaint.over"));
+        return "redirect:/complaints/" + id;
+    }
+}

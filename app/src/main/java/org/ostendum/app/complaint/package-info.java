@@ -1,0 +1,5 @@
+/** Complaints of drivers and their work-up. */
+@NullMarked
+package org.ostendum.app.complaint;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,137 @@
+package org.ostendum.app.complaint;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.ostendum.app.complaint.Complaints.Said;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.job.JobsTest;
+import org.ostendum.app.state.BatteryStates;
+import org.ostendum.core.complaint.Cause;
+import org.ostendum.core.complaint.Complaint;
+import org.ostendum.core.complaint.Look;
+import org.ostendum.core.complaint.Look.Outcome;
+import org.ostendum.core.complaint.WorkUp;
+import org.ostendum.core.defect.DefectKind;
+import org.ostendum.core.state.OpenDefect;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** A driver's complaint from his words to its cause, and what the other pages say of it meanwhile and afterwards. */
+class ComplaintTest extends JobsTest {
+    @Autowired
+    private Complaints complaints;
+
+    @Autowired
+    private WorkUps workUps;
+
+    @Autowired
+    private BatteryStates states;
+
+    private Battery battery() {
+        return batteries.all().stream()
+                .filter(b -> complaints.openOf(b.id()).isEmpty()
+                        && states.stateOf(b).defects().isEmpty()
+                        && states.stateOf(b).findings().isEmpty())
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private Said said(Battery battery, String kind) throws Exception {
+        tom.send("/batteries/" + battery.code() + "/complaint", "kind", kind, "said", "Crawls up the ramp.");
+        return complaints.openOf(battery.id()).orElseThrow();
+    }
+
+    /** Look by look as the page asks, each showing what a loose post makes likeliest, until it says so. */
+    @Test
+    void aLooseConnectionIsFoundBecomesADefectAndShutsTheCharge() throws Exception {
+        Battery battery = battery();
+        Said said = said(battery, "SLOW_ENGINE_START");
+        String address = "/complaints/" + said.id();
+        assertThat(tom.page(address)).contains("Crawls up the ramp.", "What may stand behind it");
+        assertThat(tom.page("/batteries/" + battery.code())).contains("A driver complains: Slow engine start");
+        assertThat(tom.page("/jobs")).contains(address);
+        WorkUp workUp = workUps.workUp(said);
+        while (!workUp.isDone()) {
+            Look next = workUp.next().orElseThrow();
+            Outcome shown =
+                    next == Look.CONNECTIONS ? Outcome.LOOSE : next == Look.WARMTH ? Outcome.POST_HOT : usual(next);
+            tom.send(address + "/look", "look", next.name(), "shown", shown.name());
+            workUp = workUps.workUp(said);
+            assertThat(workUp.answers()).containsEntry(next, shown);
+        }
+        assertThat(tom.page(address)).contains("As good as certain", "Loose, corroded or worn connection");
+        tom.send(address + "/end", "cause", workUp.causes().get(0).cause().name());
+        assertThat(complaints.openOf(battery.id())).isEmpty();
+        List<OpenDefect> defects = states.stateOf(battery).defects();
+        assertThat(defects).extracting(OpenDefect::kind).containsExactly(DefectKind.LOOSE_POST);
+        assertThat(tom.page("/batteries/" + battery.code()))
+                .contains("Complaint “Slow engine start” worked up")
+                .doesNotContain("A driver complains: Slow engine start, since");
+        assertThat(tom.page("/jobs")).contains("worked up: Loose, corroded or worn connection");
+    }
+
+    private static Outcome usual(Look look) {
+        return look.outcomes().get(look.outcomes().size() - 1);
+    }
+
+    /** What the state says already nobody is sent to look at. */
+    @Test
+    void whatIsOnRecordIsNotLookedAtAgain() throws Exception {
+        Battery dirty = batteries.all().stream()
+                .filter(b -> complaints.openOf(b.id()).isEmpty()
+                        && states.stateOf(b).defects().stream().anyMatch(d -> d.kind() == DefectKind.DIRTY_TOP))
+                .findFirst()
+                .orElseThrow();
+        Said said = said(dirty, "SLOW");
+        assertThat(workUps.workUp(said).answers()).containsEntry(Look.TOP, Outcome.DIRTY);
+        assertThat(tom.page("/complaints/" + said.id())).contains("on record");
+        tom.send("/complaints/" + said.id() + "/end", "cause", "MACHINE");
+    }
+
+    @Test
+    void whatWasSeenWronglyIsTakenBackAndNonsenseIsToldWithoutLosingAnything() throws Exception {
+        Battery battery = battery();
+        Said said = said(battery, "SLOW");
+        String address = "/complaints/" + said.id();
+        tom.send(address + "/look", "look", "TOP", "shown", "DIRTY");
+        tom.send(address + "/look", "look", "TOP", "shown", "BARE");
+        tom.send(address + "/look", "look", "LEVELS");
+        assertThat(workUps.workUp(said).answers()).containsOnlyKeys(Look.TOP);
+        tom.send(address + "/back", "look", "TOP");
+        assertThat(workUps.workUp(said).answers()).isEmpty();
+        // A second one about the same battery goes on with the first.
+        assertThat(said(battery, "SMELLS").id()).isEqualTo(said.id());
+        tom.send(address + "/end", "cause", "MACHINE");
+        assertThat(states.stateOf(battery).defects()).isEmpty();
+        assertThat(tom.page(address)).contains("The machine, not the battery");
+        tom.send(address + "/look", "look", "TOP", "shown", "DIRTY");
+        assertThat(workUps.workUp(said).answers()).isEmpty();
+    }
+
+    /** Whoever has no hands on batteries sees it and changes nothing. */
+    @Test
+    void aSiteCountsForItselfWithItsReason() throws Exception {
+        assertThat(maud.page("/complaints/causes?of=SMELLS")).contains("Shipped", "version 1");
+        assertThat(tom.send("/complaints/causes", "of", "SMELLS", "cause", "MACHINE", "percent", "20", "reason", "x")
+                        .getStatus())
+                .isEqualTo(403);
+        var wrong = maud.send("/complaints/causes", "of", "SMELLS", "cause", "MACHINE", "percent", "200", "reason", "");
+        assertThat(wrong.getStatus()).isEqualTo(422);
+        assertThat(wrong.getContentAsString()).contains("200", "Say why");
+        double before = complaints.table().priors(Complaint.SMELLS).get(Cause.MACHINE);
+        maud.send(
+                "/complaints/causes",
+                "of",
+                "SMELLS",
+                "cause",
+                "MACHINE",
+                "percent",
+                "40",
+                "reason",
+                "Two brakes in three months.");
+        assertThat(complaints.table().priors(Complaint.SMELLS).get(Cause.MACHINE))
+                .isGreaterThan(10 * before);
+        assertThat(maud.page("/complaints/causes?of=SMELLS")).contains("Two brakes in three months.");
+    }
+}
