@@ -138,6 +138,7 @@ public final class Access {
             route(GET, "/batteries/*/label.pdf", EVERYBODY),
             route(GET, "/batteries/*/map", EVERYBODY),
             route(GET, "/batteries/*/pack", EVERYBODY),
+            route(GET, "/batteries/*/wake", EVERYBODY),
             route(GET, "/batteries/*/cells", EVERYBODY),
             route(POST, "/batteries/*/pack/tap", WORKERS),
             route(POST, "/batteries/*/pack/tap-moved", WORKERS),

@@ -98,7 +98,8 @@ class PracticesTest {
             "cell.after",
             "cell.jumper",
             "recover.parallel",
-            "recover.groups");
+            "recover.groups",
+            "test.run-time");
 
     private static List<Matcher> lines() throws IOException {
         return Files.readAllLines(TABLE).stream()

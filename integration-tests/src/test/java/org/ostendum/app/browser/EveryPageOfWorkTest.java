@@ -33,6 +33,7 @@ class EveryPageOfWorkTest extends EveryPage {
                 "/plan?by=person",
                 "/plan/list",
                 "/plan/mine",
+                "/batteries/G-01/wake",
                 "/complaints/causes",
                 "/complaints/1",
                 "/batteries/T-01/complaint",

@@ -184,4 +184,19 @@ class PackTest extends JobsTest {
         assertThat(tom.ask(get("/batteries/T-04/pack")).getStatus()).isEqualTo(404);
         assertThat(tom.page("/batteries/T-04/jobs")).doesNotContain("pack-apart");
     }
+
+    /** Six blocks of 8 V and a charger of 12 V: two by two, added up against what its own charger begins at. */
+    @Test
+    void aFlatPackIsWokenInGroups() throws Exception {
+        String address = "/batteries/" + code + "/wake";
+        assertThat(tom.page("/batteries/" + code + "/pack")).contains(address);
+        assertThat(tom.page(address))
+                .contains("Group 1: blocks 1 to 2, 16 V", "Group 3: blocks 5 to 6", "3 groups, 90 minutes");
+        assertThat(tom.page(address + "?charger=12&lockout=36&group1=13&group3=13&group5=12.5"))
+                .contains("38.5 V: above the 36.0 V");
+        assertThat(tom.page(address + "?charger=12&lockout=40&group1=13&group3=13&group5=12.5"))
+                .contains("38.5 V: not above 40.0 V");
+        assertThat(tom.page(address + "?charger=96")).contains("above the whole pack");
+        assertThat(tom.page(address + "?charger=twelve")).contains("twelve", "120").doesNotContain("Group 1");
+    }
 }

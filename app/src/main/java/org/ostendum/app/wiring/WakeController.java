@@ -1,0 +1,108 @@
+package org.ostendum.app.wiring;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.app.draw.WiringDrawing;
+import org.ostendum.app.form.TypedForm;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.inventory.Packs;
+import org.ostendum.app.page.NotFound;
+import org.ostendum.app.state.BatteryStates;
+import org.ostendum.app.words.Words;
+import org.ostendum.core.defect.DefectKind;
+import org.ostendum.core.judge.FindingCode;
+import org.ostendum.core.state.BatteryState;
+import org.ostendum.core.wiring.Pack;
+import org.ostendum.core.wiring.Tap;
+import org.ostendum.core.wiring.WakeGroups;
+import org.ostendum.core.wiring.Wiring;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** A flat pack woken with a smaller charger: where the clamps go, one group after the other, and whether its own charger begins then. */
+@Controller
+class WakeController {
+    private static final int LEAST_VOLTS = 2;
+    private static final int MOST_VOLTS = 120;
+
+    private final Packs packs;
+    private final BatteryStates states;
+
+    WakeController(Packs packs, BatteryStates states) {
+        this.packs = packs;
+        this.states = states;
+    }
+
+    /**
+     * A group with its clamps drawn.
+     *
+     * @param field name of the field in which its volts are typed
+     */
+    record Drawn(WakeGroups.Group group, int volts, WiringDrawing drawing, String field) {}
+
+    /** @param typed the small charger's volts, those of the lock-out, and what was read across each group; all may be missing */
+    @GetMapping("/batteries/{battery}/wake")
+    String wake(Battery battery, @RequestParam Map<String, String> typed, Words words, Model page) {
+        Pack pack = packs.of(battery).orElseThrow(() -> new NotFound("pack of " + battery.code()));
+        TypedForm form = new TypedForm(typed, words);
+        page.addAttribute("place", "fleet");
+        page.addAttribute("battery", battery);
+        page.addAttribute("form", form);
+        page.addAttribute("forbidden", forbidden(states.stateOf(battery)));
+        int charger = form.get("charger").isEmpty() ? usual(battery) : form.whole("charger", LEAST_VOLTS, MOST_VOLTS);
+        // Nothing is drawn for a charger that was only guessed at: somebody would clamp what he sees.
+        boolean known = form.isSound();
+        WakeGroups groups = WakeGroups.of(pack.layout(), charger);
+        page.addAttribute("groups", groups);
+        page.addAttribute("known", known);
+        page.addAttribute(
+                "drawn",
+                groups.groups().stream()
+                        .filter(group -> known)
+                        .map(group -> drawn(pack, groups, group, battery.type().cablesLeft()))
+                        .toList());
+        page.addAttribute("sum", sum(groups, form));
+        page.addAttribute(
+                "lockOut", form.get("lockout").isEmpty() ? null : (Double) form.number("lockout", 1, MOST_VOLTS));
+        page.addAttribute("faults", form.faults());
+        return "wiring/wake";
+    }
+
+    /** A small charger that most rooms have. */
+    private static int usual(Battery battery) {
+        return Math.min(12, battery.type().model().nominalVolts());
+    }
+
+    private static Drawn drawn(Pack pack, WakeGroups groups, WakeGroups.Group group, boolean cablesLeft) {
+        Tap clamps = new Tap("clamps", group.first(), group.last());
+        Pack clamped = Pack.of(pack.layout(), List.of(clamps));
+        return new Drawn(
+                group,
+                groups.volts(group),
+                WiringDrawing.of(Wiring.whole(clamped), cablesLeft, "T1+"),
+                "group" + group.first());
+    }
+
+    private static @Nullable Double sum(WakeGroups groups, TypedForm form) {
+        List<Double> read = new ArrayList<>();
+        for (WakeGroups.Group group : groups.groups()) {
+            String field = "group" + group.first();
+            if (!form.get(field).isEmpty()) {
+                read.add(form.number(field, 0, MOST_VOLTS));
+            }
+        }
+        boolean all = !read.isEmpty() && read.size() == groups.groups().size() && form.isSound();
+        return all ? (Double) groups.packVolts(read) : null;
+    }
+
+    /** @return whether it may not be woken at all: nothing frozen, bulging or leaking is charged */
+    private static boolean forbidden(BatteryState state) {
+        return state.defects().stream().anyMatch(defect -> defect.kind() == DefectKind.DAMAGED_CASE)
+                || state.findings().stream()
+                        .anyMatch(standing -> standing.finding().code() == FindingCode.BATTERY_FREEZING);
+    }
+}
