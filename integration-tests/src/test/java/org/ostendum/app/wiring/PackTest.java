@@ -197,6 +197,8 @@ class PackTest extends JobsTest {
         assertThat(tom.page(address + "?charger=12&lockout=40&group1=13&group3=13&group5=12.5"))
                 .contains("38.5 V: not above 40.0 V");
         assertThat(tom.page(address + "?charger=96")).contains("above the whole pack");
-        assertThat(tom.page(address + "?charger=twelve")).contains("twelve", "120").doesNotContain("Group 1");
+        assertThat(tom.page(address + "?charger=twelve"))
+                .contains("twelve", "120")
+                .doesNotContain("Group 1");
     }
 }
