@@ -20,6 +20,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class CauseWeightsController {
     private static final int MOST_REASON = 300;
+    private static final int MOST_PERCENT = 95;
 
     private final Complaints complaints;
 
@@ -56,7 +57,7 @@ class CauseWeightsController {
             RedirectAttributes flash) {
         TypedForm form = new TypedForm(typed, words);
         Cause cause = form.choice("cause", Cause.class).orElse(null);
-        double percent = form.number("percent", 0, 100);
+        double percent = form.number("percent", 0, MOST_PERCENT);
         String reason = form.get("reason");
         if (reason.isEmpty() || reason.length() > MOST_REASON) {
             form.fault("reason", "complaint.causes.reason-wanted");

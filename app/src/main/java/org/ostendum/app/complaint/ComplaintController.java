@@ -1,8 +1,11 @@
 package org.ostendum.app.complaint;
 
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.complaint.Complaints.Said;
+import org.ostendum.app.form.Faults;
+import org.ostendum.app.form.TypedForm;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.page.NotFound;
@@ -12,6 +15,7 @@ import org.ostendum.core.complaint.Complaint;
 import org.ostendum.core.complaint.Look;
 import org.ostendum.core.complaint.WorkUp;
 import org.ostendum.core.people.Person;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -45,32 +49,38 @@ class ComplaintController {
     }
 
     @GetMapping("/batteries/{code}/complaint")
-    String begin(@PathVariable String code, Model page) {
-        Battery battery = battery(code);
+    String begin(@PathVariable String code, Words words, Model page) {
+        return begin(battery(code), TypedForm.of(words), page);
+    }
+
+    private String begin(Battery battery, TypedForm form, Model page) {
         page.addAttribute("place", "fleet");
         page.addAttribute("battery", battery);
         page.addAttribute("kinds", Complaint.values());
         page.addAttribute("open", complaints.openOf(battery.id()).orElse(null));
+        page.addAttribute("form", form);
+        page.addAttribute("faults", form.faults());
         return "complaint/begin";
     }
 
     @PostMapping("/batteries/{code}/complaint")
-    String open(
+    Object open(
             @PathVariable String code,
-            @RequestParam @Nullable Complaint kind,
-            @RequestParam(defaultValue = "") String said,
+            @RequestParam Map<String, String> typed,
             Person person,
             Words words,
-            RedirectAttributes flash) {
+            Model page) {
         Battery battery = battery(code);
-        if (kind == null) {
-            flash.addFlashAttribute("fault", words.text("fault.choose"));
-            return "redirect:/batteries/" + battery.code() + "/complaint";
+        TypedForm form = new TypedForm(typed, words);
+        Complaint kind = form.choice("kind", Complaint.class).orElse(null);
+        String said = form.get("said");
+        if (said.length() > MOST_SAID) {
+            form.fault("said", "fault.length", said, MOST_SAID);
         }
-        String words300 = said.strip();
-        long id = workUps.open(
-                battery, kind, words300.substring(0, Math.min(MOST_SAID, words300.length())), person, words);
-        return "redirect:/complaints/" + id;
+        if (kind == null || !form.isSound()) {
+            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, begin(battery, form, page), page);
+        }
+        return "redirect:/complaints/" + workUps.open(battery, kind, said, person, words);
     }
 
     @GetMapping("/complaints/{id}")

@@ -17,6 +17,9 @@ import org.ostendum.core.complaint.Look.Outcome;
 public final class WorkUpTable {
     private static final String FILE = "work-up.txt";
     private static final String ANY = "*";
+    /** However sure a site is of some causes, the others are never ruled out before anybody has looked. */
+    private static final double LEAST_REST = 0.01;
+
     private static final WorkUpTable STANDARD = read(text());
 
     private final String version;
@@ -56,17 +59,25 @@ public final class WorkUpTable {
     /**
      * A site's own counting.
      *
-     * @param weights by cause, 0 and up; one not named keeps what it has
+     * @param counted by cause, the part of all such complaints, 0 to 1; the causes not named share what is left as they did before
      * @return the same table with other causes likely
      */
-    public WorkUpTable withPriors(Map<Complaint, Map<Cause, Double>> weights) {
+    public WorkUpTable withPriors(Map<Complaint, Map<Cause, Double>> counted) {
         Map<Complaint, Map<Cause, Double>> others = new EnumMap<>(priors);
-        weights.forEach((complaint, own) -> {
-            Map<Cause, Double> mixed = new EnumMap<>(priors(complaint));
-            mixed.putAll(own);
-            others.put(complaint, toOne(mixed));
-        });
+        counted.forEach((complaint, own) -> others.put(complaint, mixed(priors(complaint), own)));
         return new WorkUpTable(version, others, shows);
+    }
+
+    private static Map<Cause, Double> mixed(Map<Cause, Double> shipped, Map<Cause, Double> own) {
+        double named = own.values().stream().mapToDouble(Double::doubleValue).sum();
+        double rest = shipped.entrySet().stream()
+                .filter(entry -> !own.containsKey(entry.getKey()))
+                .mapToDouble(Map.Entry::getValue)
+                .sum();
+        Map<Cause, Double> mixed = new EnumMap<>(Cause.class);
+        shipped.forEach((cause, part) ->
+                mixed.put(cause, own.getOrDefault(cause, part / rest * Math.max(LEAST_REST, 1 - named))));
+        return toOne(mixed);
     }
 
     private static String text() {

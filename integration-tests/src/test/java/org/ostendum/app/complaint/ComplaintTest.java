@@ -1,6 +1,7 @@
 package org.ostendum.app.complaint;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -109,6 +110,18 @@ class ComplaintTest extends JobsTest {
         assertThat(workUps.workUp(said).answers()).isEmpty();
     }
 
+    /** What was typed stands there again, whatever is wrong with it. */
+    @Test
+    void whatIsTooLongOrNotChosenIsToldAndKept() throws Exception {
+        String address = "/batteries/" + battery().code() + "/complaint";
+        var nothing = tom.send(address, "said", "Crawls up the ramp.");
+        assertThat(nothing.getStatus()).isEqualTo(422);
+        assertThat(nothing.getContentAsString()).contains("value=\"Crawls up the ramp.\"", "Choose");
+        var tooLong = tom.send(address, "kind", "SLOW", "said", "x".repeat(301));
+        assertThat(tooLong.getStatus()).isEqualTo(422);
+        assertThat(tooLong.getContentAsString()).contains("x".repeat(301), "300");
+    }
+
     /** Whoever has no hands on batteries sees it and changes nothing. */
     @Test
     void aSiteCountsForItselfWithItsReason() throws Exception {
@@ -119,7 +132,6 @@ class ComplaintTest extends JobsTest {
         var wrong = maud.send("/complaints/causes", "of", "SMELLS", "cause", "MACHINE", "percent", "200", "reason", "");
         assertThat(wrong.getStatus()).isEqualTo(422);
         assertThat(wrong.getContentAsString()).contains("200", "Say why");
-        double before = complaints.table().priors(Complaint.SMELLS).get(Cause.MACHINE);
         maud.send(
                 "/complaints/causes",
                 "of",
@@ -131,7 +143,7 @@ class ComplaintTest extends JobsTest {
                 "reason",
                 "Two brakes in three months.");
         assertThat(complaints.table().priors(Complaint.SMELLS).get(Cause.MACHINE))
-                .isGreaterThan(10 * before);
+                .isCloseTo(0.4, within(1e-9));
         assertThat(maud.page("/complaints/causes?of=SMELLS")).contains("Two brakes in three months.");
     }
 }
