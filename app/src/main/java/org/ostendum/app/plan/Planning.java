@@ -11,6 +11,8 @@ import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanProblem;
 import org.ostendum.core.plan.make.BrokenPlan;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
@@ -18,6 +20,7 @@ import org.springframework.stereotype.Service;
 /** Has plans made: the night's own, those that a lead asks for, and quick ones when something has gone wrong. */
 @Service
 public class Planning {
+    private static final Logger LOG = LoggerFactory.getLogger(Planning.class);
     static final Duration DAY = Duration.ofHours(24);
     private static final int AGAIN_SECONDS = 1;
 
@@ -87,6 +90,7 @@ public class Planning {
         try {
             runs.propose(run, work.find(run, problem, progress -> {}), batteryStates.instant());
         } catch (BrokenPlan e) {
+            LOG.warn("Plan {} could not be made: {}", run, e.getMessage());
             runs.fail(run, String.valueOf(e.getMessage()), batteryStates.instant());
         }
     }
