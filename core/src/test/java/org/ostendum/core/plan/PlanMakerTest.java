@@ -236,6 +236,21 @@ class PlanMakerTest {
                         assertThat(job.start()).isAfterOrEqualTo(at(0, 14)).isBefore(at(0, 22)));
     }
 
+    /** Its shift has just ended, it waits for its charge and is to be equalised: what was decided goes with the house as it is now. */
+    @Test
+    void aFixedMachineWhoseShiftHasJustEndedIsPlannedOn() {
+        PlanJob use = new PlanJob("u", Task.USE, "G1", "C1", "past", null, null, at(0, -8), at(0, 0), true, null);
+        PlanJob waits = new PlanJob("c", Task.CHARGE, "G1", null, null, "KG", null, at(0, 3), at(0, 6), false, null);
+        Due equalise = new Due(Task.EQUALISE, at(0, 0), at(2, 0), 5, 180);
+        for (double missing : new double[] {0, 60}) {
+            room.with(new PlanProblem.PoolBattery(
+                    "G1", 48, "grey", 300, 150, missing, null, false, 0.2, 40, "bay", List.of(equalise)));
+            Plan before = new Plan(List.of(use, waits), List.of(), List.of(), 0, true);
+            Plan plan = PlanMaker.make(room.problem(), Decisions.of(room.problem(), before));
+            assertThat(plan.valid()).isTrue();
+        }
+    }
+
     @Test
     void movedJobsAreCounted() {
         Plan before = plan();
