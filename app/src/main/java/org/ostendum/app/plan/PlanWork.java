@@ -95,19 +95,7 @@ class PlanWork implements SmartLifecycle {
             LOG.info("Plan {}: what was pinned is let go, {}", run, e.getMessage());
             PlanProblem free = problem.withoutPins();
             runs.change(run, free);
-            return afresh(run, free, told);
-        }
-    }
-
-    /** Where even what is left of the plan in force does not go with the house as it is, it is planned as if there were none. */
-    private Plan afresh(long run, PlanProblem free, Consumer<PlanSearch.Progress> told) {
-        try {
             return searched(run, free, told);
-        } catch (BrokenPlan e) {
-            LOG.info("Plan {}: the plan in force is let go, {}", run, e.getMessage(), e);
-            PlanProblem bare = free.withEarlier(null);
-            runs.change(run, bare);
-            return searched(run, bare, told);
         }
     }
 

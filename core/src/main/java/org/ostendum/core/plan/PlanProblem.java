@@ -83,13 +83,6 @@ public record PlanProblem(
                 tariff, rules, weights);
     }
 
-    /** @param inForce plan to be disturbed little; null for none */
-    public PlanProblem withEarlier(@Nullable Plan inForce) {
-        return new PlanProblem(
-                from, until, seconds, seed, inForce, pinned, machines, batteries, chargers, charging, people, room,
-                tariff, rules, weights);
-    }
-
     public PlanProblem withMachines(List<Machine> others) {
         return new PlanProblem(
                 from, until, seconds, seed, earlier, pinned, others, batteries, chargers, charging, people, room,

@@ -236,19 +236,19 @@ class PlanMakerTest {
                         assertThat(job.start()).isAfterOrEqualTo(at(0, 14)).isBefore(at(0, 22)));
     }
 
-    /** Its shift has just ended, it waits for its charge and is to be equalised: what was decided goes with the house as it is now. */
+    /** It was to wait for the night, and somebody has plugged it in meanwhile: it is not charged a second time. */
     @Test
-    void aFixedMachineWhoseShiftHasJustEndedIsPlannedOn() {
-        PlanJob use = new PlanJob("u", Task.USE, "G1", "C1", "past", null, null, at(0, -8), at(0, 0), true, null);
-        PlanJob waits = new PlanJob("c", Task.CHARGE, "G1", null, null, "KG", null, at(0, 3), at(0, 6), false, null);
-        Due equalise = new Due(Task.EQUALISE, at(0, 0), at(2, 0), 5, 180);
-        for (double missing : new double[] {0, 60}) {
-            room.with(new PlanProblem.PoolBattery(
-                    "G1", 48, "grey", 300, 150, missing, null, false, 0.2, 40, "bay", List.of(equalise)));
-            Plan before = new Plan(List.of(use, waits), List.of(), List.of(), 0, true);
-            Plan plan = PlanMaker.make(room.problem(), Decisions.of(room.problem(), before));
-            assertThat(plan.valid()).isTrue();
-        }
+    void whatWasToWaitAndChargesAlreadyIsChargedOnce() {
+        PlanJob waits = new PlanJob("c", Task.CHARGE, "B4", null, null, "K2", null, at(0, 22), at(1, 2), false, null);
+        room.with(SmallRoom.battery("B4", 240));
+        room.pinned.add(new PlanJob("now", Task.CHARGE, "B4", null, null, "K1", null, at(0, -2), at(0, 2), true, null));
+        Plan before = new Plan(List.of(waits), List.of(), List.of(), 0, true);
+        Plan plan = PlanMaker.make(room.problem(), Decisions.of(room.problem(), before));
+        assertThat(plan.valid()).isTrue();
+        assertThat(plan.jobs(Task.CHARGE).filter(job -> job.battery().equals("B4")))
+                .extracting(PlanJob::start)
+                .startsWith(at(0, -2))
+                .doesNotContain(at(0, 22));
     }
 
     @Test

@@ -132,7 +132,11 @@ public final class PlanMaker {
         return problem.pinned().stream().filter(job -> job.battery().equals(battery) && which.test(job));
     }
 
+    /** One that is on its charger already waits no longer, whatever was decided before somebody plugged it in. */
     private Event chargeEvent(String battery, String key, double missing, long from) {
+        if (pinnedCharge(battery).isPresent()) {
+            return new Event(from, null, null, battery, key, missing);
+        }
         long wanted = decisions
                 .charge(key)
                 .map(choice -> resources.seconds(choice.notBefore()))
@@ -152,10 +156,7 @@ public final class PlanMaker {
 
     private void charge(Event event) {
         String battery = event.battery();
-        Optional<PlanJob> pinned = pinnedOf(battery, job -> job.what() == Task.CHARGE)
-                .filter(job -> resources.seconds(job.start()) >= Math.min(event.at(), 0))
-                .filter(job -> resources.seconds(job.end()) > uses.usedUntil(battery))
-                .min(Comparator.comparing(PlanJob::start));
+        Optional<PlanJob> pinned = pinnedCharge(battery);
         if (pinned.isPresent()) {
             followed.add(pinned.get().id());
             charged(battery, resources.seconds(pinned.get().end()));
@@ -176,6 +177,13 @@ public final class PlanMaker {
 
     private void charged(String battery, long end) {
         uses.ready(battery, draft.cool(battery, end));
+    }
+
+    /** @return the next one since it was used last: what runs already, or what people have said */
+    private Optional<PlanJob> pinnedCharge(String battery) {
+        return pinnedOf(battery, job -> job.what() == Task.CHARGE)
+                .filter(job -> resources.seconds(job.end()) > uses.usedUntil(battery))
+                .min(Comparator.comparing(PlanJob::start));
     }
 
     /** Where it was decided, unless that has become much later than elsewhere; otherwise where it is first full. */
