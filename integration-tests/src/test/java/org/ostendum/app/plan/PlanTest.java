@@ -83,8 +83,9 @@ class PlanTest extends JobsTest {
             if (state.heldFor() != null || state.severity() == Severity.STOP) {
                 assertThat(b.held()).as(b.code()).isTrue();
             }
-            // Nobody is sent to plug in what the battery's own page says is not to be charged yet.
-            if (state.isKeptFromCharge() && !state.full().isYes()) {
+            // Nobody is sent to plug in what the battery's own page says is not to be charged yet. What is on charge and
+            // has become too hot there has cooled by the time it is charged again.
+            if (state.isKeptFromCharge() && !state.full().isYes() && !state.isCharging()) {
                 assertThat(plan.jobs(Task.CHARGE))
                         .as(b.code())
                         .noneMatch(job -> !job.pinned() && job.battery().equals(b.code()));
