@@ -90,6 +90,7 @@ class DemoDevices {
         long room = rooms.names().get(0).id();
         add(Device.Kind.AIR, Address.ofAir(), room);
         add(Device.Kind.CART, Address.ofCart(), room);
+        add(Device.Kind.LOAD_BANK, Address.ofLoadBank(), room);
         write(bank.stream().map(RoomPlan.Charger::sheet).toList());
     }
 
@@ -102,7 +103,7 @@ class DemoDevices {
                 address,
                 kind == Device.Kind.CHARGER ? (Long) owner : null,
                 kind == Device.Kind.TAG ? (Long) owner : null,
-                kind == Device.Kind.AIR || kind == Device.Kind.CART ? (Long) owner : null,
+                kind == Device.Kind.CHARGER || kind == Device.Kind.TAG ? null : (Long) owner,
                 ""));
     }
 

@@ -22,6 +22,8 @@ public final class CellBank {
 
     final int cells;
     final double capacity;
+    /** Discharge time at which the capacity is stated, h. */
+    final double rateHours;
     /** Charge missing, Ah per Ah of capacity, hard sulfate with it. */
     final double[] missing;
     /** That part of it which an ordinary charge does not bring back. */
@@ -57,6 +59,7 @@ public final class CellBank {
     CellBank(BatteryModel model, Random random) {
         cells = model.cells();
         capacity = model.capacity().ampHours();
+        rateHours = model.rateHours();
         missing = new double[cells];
         hard = new double[cells];
         acid = new double[cells];

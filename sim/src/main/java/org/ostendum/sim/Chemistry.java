@@ -54,7 +54,8 @@ final class Chemistry {
         for (int i = 0; i < bank.cells; i++) {
             double lost = (bank.leak[i] * warmth + drain[i]) * hours;
             gas += rate > 0 ? charge(bank, i, rate, hours) : discharge(bank, i, rate, hours);
-            bank.missing[i] = Math.min(EMPTY, bank.missing[i] + lost);
+            // Standing empties a cell so far and no further; a load may draw more.
+            bank.missing[i] = Math.max(bank.missing[i], Math.min(EMPTY, bank.missing[i] + lost));
         }
         double gasRate = gas / bank.cells / hours;
         double heat = HEAT_BY_CURRENT * rate * rate + HEAT_BY_GAS * gasRate;

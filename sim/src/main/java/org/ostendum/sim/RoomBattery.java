@@ -1,7 +1,9 @@
 package org.ostendum.sim;
 
 import java.time.Duration;
+import java.util.List;
 import java.util.Random;
+import java.util.stream.IntStream;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CorrectedGravity;
@@ -84,6 +86,25 @@ public final class RoomBattery {
             sum += amps > 0 ? Chemistry.voltsOnCharge(bank, i, amps) : Chemistry.voltsAtRest(bank, i);
         }
         return Volts.of(Math.round(sum * 100) / 100.0);
+    }
+
+    /** @return volts of each cell while so many amperes flow out */
+    public List<Double> giving(double amps) {
+        return IntStream.range(0, bank.cells)
+                .mapToObj(i -> Discharge.volts(bank, i, amps))
+                .toList();
+    }
+
+    /** Lets age have taken so much of the plates of every cell, and more of one. */
+    public void wear(double part, int worst, double more) {
+        for (int i = 0; i < bank.cells; i++) {
+            bank.plates[i] -= part + (i == worst - 1 ? more : 0);
+        }
+    }
+
+    /** The place it stands in. */
+    public void standAt(Celsius place) {
+        chemistry.ambient = place.degrees();
     }
 
     public Celsius celsius() {

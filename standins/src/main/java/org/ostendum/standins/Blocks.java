@@ -43,13 +43,14 @@ final class Blocks implements ModbusServices {
     public WriteMultipleRegistersResponse writeMultipleRegisters(
             ModbusRequestContext context, int unit, WriteMultipleRegistersRequest request)
             throws ModbusResponseException {
-        HandOrder order = registers
-                .write(new Address(unit, request.address()), RegisterBytes.registers(request.values()))
-                .orElseThrow(() -> new ModbusResponseException(
-                        FunctionCode.WRITE_MULTIPLE_REGISTERS, ExceptionCode.ILLEGAL_DATA_VALUE));
-        if (order.act() == HandOrder.Act.MEASURE) {
-            room.battery(order.tag()).ifPresent(battery -> hydrometer.measure(order.tag(), battery));
+        int[] words = RegisterBytes.registers(request.values());
+        if (!registers.write(new Address(unit, request.address()), words)) {
+            throw new ModbusResponseException(FunctionCode.WRITE_MULTIPLE_REGISTERS, ExceptionCode.ILLEGAL_DATA_VALUE);
         }
+        HandOrder.of(words)
+                .filter(order -> order.act() == HandOrder.Act.MEASURE)
+                .ifPresent(order ->
+                        room.battery(order.tag()).ifPresent(battery -> hydrometer.measure(order.tag(), battery)));
         return new WriteMultipleRegistersResponse(request.address(), request.quantity());
     }
 }

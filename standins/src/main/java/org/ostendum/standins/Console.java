@@ -13,7 +13,7 @@ import org.ostendum.sim.SimulatedCharger.Defect;
 
 /**
  * What somebody who stands at the process may have it do: {@code slow MS}, {@code garble PART}, {@code defect PLACE
- * NAME}, {@code fan on|off}, {@code quit}.
+ * NAME}, {@code fan on|off}, {@code loadbank silent|speaks}, {@code quit}.
  */
 final class Console {
     private final SimulatedRoom room;
@@ -56,7 +56,8 @@ final class Console {
                         .plant(Defect.valueOf(words[2].toUpperCase(Locale.ROOT)));
             case "fan" ->
                 room.obey(HandOrder.of(words[1].equals("on") ? HandOrder.Act.FAN_ON : HandOrder.Act.FAN_OFF, 0));
-            default -> throw new IllegalArgumentException("slow, garble, defect, fan or quit");
+            case "loadbank" -> room.silenceLoadBank(words[1].equals("silent"));
+            default -> throw new IllegalArgumentException("slow, garble, defect, fan, loadbank or quit");
         }
     }
 }

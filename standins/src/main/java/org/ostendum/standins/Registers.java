@@ -9,6 +9,8 @@ import org.ostendum.core.device.AirStatus;
 import org.ostendum.core.device.CartStatus;
 import org.ostendum.core.device.ChargerStatus;
 import org.ostendum.core.device.HandOrder;
+import org.ostendum.core.device.LoadBankOrder;
+import org.ostendum.core.device.LoadBankStatus;
 import org.ostendum.core.device.TagStatus;
 
 /** A room of simulated equipment as whoever reads its registers sees it, whatever the protocol. Safe for several threads. */
@@ -43,17 +45,21 @@ public final class Registers {
         if (address.equals(Address.ofAir())) {
             return Optional.of(room.airStatus()).map(AirStatus::registers);
         }
+        if (address.equals(Address.ofLoadBank())) {
+            return room.loadBankStatus().map(LoadBankStatus::registers);
+        }
         return address.equals(Address.ofCart())
                 ? Optional.of(room.cartStatus()).map(CartStatus::registers)
                 : Optional.empty();
     }
 
-    /** @return what hands were told to do; empty where it is no order or could not be done */
-    public Optional<HandOrder> write(Address address, int[] words) {
-        return Optional.of(address)
-                .filter(Address.ofHands()::equals)
-                .flatMap(a -> HandOrder.of(words))
-                .filter(room::obey);
+    /** @return whether it was an order, to hands or to the load bank, and could be done */
+    public boolean write(Address address, int[] words) {
+        if (address.equals(Address.ofLoadBank())) {
+            return LoadBankOrder.of(words).filter(room::obey).isPresent();
+        }
+        return address.equals(Address.ofHands())
+                && HandOrder.of(words).filter(room::obey).isPresent();
     }
 
     public void pass(Duration time) {

@@ -15,10 +15,13 @@ import org.ostendum.core.device.AirStatus;
 import org.ostendum.core.device.CartStatus;
 import org.ostendum.core.device.ChargerStatus;
 import org.ostendum.core.device.HandOrder;
+import org.ostendum.core.device.LoadBankOrder;
+import org.ostendum.core.device.LoadBankStatus;
 import org.ostendum.core.device.TagStatus;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.sim.RoomBattery;
 import org.ostendum.sim.SimulatedCharger;
+import org.ostendum.sim.SimulatedLoadBank;
 
 /** The chargers, the batteries that were ever plugged into them, the air and the water cart. Safe for several threads. */
 final class SimulatedRoom {
@@ -28,6 +31,8 @@ final class SimulatedRoom {
     private final Map<Long, RoomBattery> batteries = new HashMap<>();
     private final RoomAir air;
     private final WaterCart cart = new WaterCart();
+    private final SimulatedLoadBank loadBank = new SimulatedLoadBank();
+    private boolean loadBankSilent;
     private double seconds;
 
     /** @param standing batteries by tag that are there from the start */
@@ -58,18 +63,20 @@ final class SimulatedRoom {
             }
             gassed += battery.getValue().gassed();
         }
+        loadBank.pass(step);
         air.pass(gassed, step);
         cart.pass(step);
     }
 
     private boolean isPlugged(RoomBattery battery) {
-        return chargers.stream().anyMatch(c -> c.battery() == battery);
+        return battery == loadBank.battery() || chargers.stream().anyMatch(c -> c.battery() == battery);
     }
 
     /** @return whether it could be done */
     synchronized boolean obey(HandOrder order) {
         switch (order.act()) {
             case PLUG -> plug(order);
+            case CLAMP -> clamp(order);
             case UNPLUG -> charger(order.place()).ifPresent(SimulatedCharger::unplug);
             case POUR -> pour(order);
             case FAN_ON -> air.switchFan(true);
@@ -86,6 +93,9 @@ final class SimulatedRoom {
     private void plug(HandOrder order) {
         charger(order.place()).ifPresent(charger -> {
             RoomBattery battery = batteries.computeIfAbsent(order.tag(), tag -> battery(order));
+            if (loadBank.battery() == battery) {
+                loadBank.letGo();
+            }
             battery.take(order.missing() / 1000.0);
             chargers.stream().filter(c -> c.battery() == battery).forEach(SimulatedCharger::unplug);
             if (order.amperes() > 0) {
@@ -98,6 +108,26 @@ final class SimulatedRoom {
                 battery.gassed();
             }
         });
+    }
+
+    /** A battery that hangs on a charger is taken off it first. */
+    private void clamp(HandOrder order) {
+        RoomBattery battery = batteries.computeIfAbsent(order.tag(), tag -> battery(order));
+        chargers.stream().filter(c -> c.battery() == battery).forEach(SimulatedCharger::unplug);
+        loadBank.clamp(battery);
+    }
+
+    synchronized boolean obey(LoadBankOrder order) {
+        return !loadBankSilent && loadBank.obey(order);
+    }
+
+    /** @return empty while it says nothing, though it may well go on drawing */
+    synchronized Optional<LoadBankStatus> loadBankStatus() {
+        return loadBankSilent ? Optional.empty() : Optional.of(loadBank.status());
+    }
+
+    synchronized void silenceLoadBank(boolean silent) {
+        loadBankSilent = silent;
     }
 
     static RoomBattery battery(HandOrder order) {

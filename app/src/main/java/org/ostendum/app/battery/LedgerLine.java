@@ -136,7 +136,13 @@ public record LedgerLine(
                     RELEASED,
                     COMMISSIONED,
                     STORED,
+                    SIGNED,
                     RETIRED -> "";
+            case CAPACITY ->
+                words.text(
+                        "line.capacity",
+                        words.decimal(entry.quantity()),
+                        Math.round(payload.path("part").asDouble() * 100));
         };
     }
 

@@ -26,7 +26,8 @@ public record Device(
         CHARGER,
         TAG,
         AIR,
-        CART
+        CART,
+        LOAD_BANK
     }
 
     public String line() {

@@ -12,6 +12,7 @@ import org.ostendum.core.alarm.Silence;
 import org.ostendum.core.device.AirStatus;
 import org.ostendum.core.device.CartStatus;
 import org.ostendum.core.device.ChargerStatus;
+import org.ostendum.core.device.LoadBankStatus;
 import org.ostendum.core.device.TagStatus;
 import org.ostendum.core.quantity.Celsius;
 import org.springframework.stereotype.Component;
@@ -26,6 +27,7 @@ public class DeviceStatuses implements Measured {
     private final Map<Long, LastStatus<TagStatus>> tags = new ConcurrentHashMap<>();
     private final Map<Long, LastStatus<AirStatus>> airs = new ConcurrentHashMap<>();
     private final Map<Long, LastStatus<CartStatus>> carts = new ConcurrentHashMap<>();
+    private final Map<Long, LastStatus<LoadBankStatus>> loadBanks = new ConcurrentHashMap<>();
 
     DeviceStatuses(DeviceClock clock) {
         this.clock = clock;
@@ -38,6 +40,7 @@ public class DeviceStatuses implements Measured {
             case TAG -> TagStatus.LENGTH;
             case AIR -> AirStatus.LENGTH;
             case CART -> CartStatus.LENGTH;
+            case LOAD_BANK -> LoadBankStatus.LENGTH;
         };
     }
 
@@ -56,6 +59,7 @@ public class DeviceStatuses implements Measured {
             case TAG -> status(tags, device, TagStatus::of, TagStatus::beat);
             case AIR -> status(airs, device, AirStatus::of, AirStatus::beat);
             case CART -> status(carts, device, CartStatus::of, CartStatus::beat);
+            case LOAD_BANK -> status(loadBanks, device, LoadBankStatus::of, LoadBankStatus::beat);
         };
     }
 
@@ -73,7 +77,7 @@ public class DeviceStatuses implements Measured {
                 switch (device.kind()) {
                     case CHARGER -> device.chargerId();
                     case TAG -> device.batteryId();
-                    case AIR, CART -> device.roomId();
+                    case AIR, CART, LOAD_BANK -> device.roomId();
                 };
         return id == null ? -1 : id;
     }
@@ -96,6 +100,10 @@ public class DeviceStatuses implements Measured {
 
     public Optional<CartStatus> cart(long roomId) {
         return fresh(carts, roomId);
+    }
+
+    public Optional<LoadBankStatus> loadBank(long roomId) {
+        return fresh(loadBanks, roomId);
     }
 
     @Override

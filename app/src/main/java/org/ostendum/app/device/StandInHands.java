@@ -82,6 +82,23 @@ public class StandInHands {
         devices.ofCharger(charger).ifPresent(device -> send(device, order(run, device)));
     }
 
+    /** The load bank's clamps onto a battery. */
+    static HandOrder clamp(Battery battery) {
+        BatteryModel model = battery.type().model();
+        return new HandOrder(
+                Act.CLAMP,
+                0,
+                battery.id(),
+                model.cells(),
+                model.capacity().tenths(),
+                model.marks().empty().points(),
+                model.marks().scale().full().points(),
+                0,
+                0,
+                0,
+                0);
+    }
+
     private HandOrder order(ChargeRun run, Device device) {
         ExpectedCharge facts = book.of(run);
         BatteryModel model = facts.battery().type().model();

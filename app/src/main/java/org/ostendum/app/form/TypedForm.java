@@ -52,7 +52,11 @@ public final class TypedForm {
 
     /** A decimal number in a range, both ends included. */
     public double number(String field, double least, double most) {
-        String text = get(field);
+        return number(field, get(field), least, most);
+    }
+
+    /** One number among several typed into a field. */
+    public double number(String field, String text, double least, double most) {
         Optional<Double> number = PlainNumber.parse(text).map(BigDecimal::doubleValue);
         if (number.isEmpty()) {
             fault(field, "fault.number", Typed.shortened(text), PlainNumber.say(least), PlainNumber.say(most));

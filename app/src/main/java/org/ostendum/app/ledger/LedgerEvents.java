@@ -106,6 +106,13 @@ public final class LedgerEvents {
             case COMMISSIONED -> new BatteryEvent.Commissioned(at);
             case STORED -> new BatteryEvent.PutInStore(at);
             case RETIRED -> new BatteryEvent.Retired(at);
+            case CAPACITY ->
+                new BatteryEvent.CapacityTested(
+                        at,
+                        AmpHours.of(
+                                line.quantity() == null ? 0 : line.quantity().doubleValue()),
+                        more.path("part").asDouble(0));
+            case SIGNED -> new BatteryEvent.Signed(at, more.path("seal").asString(""));
             case VOLTAGE -> restVoltage(at, more);
             case ROUND, CORRECTION, NOTE, JOB, DEFECT, DEFECT_RIGHTED -> null;
         };
@@ -181,6 +188,13 @@ public final class LedgerEvents {
         } else if (event instanceof BatteryEvent.AcidAdjusted adjusted) {
             kind = EntryKind.ACID_ADJUSTED;
             cell = adjusted.cell();
+        } else if (event instanceof BatteryEvent.CapacityTested test) {
+            kind = EntryKind.CAPACITY;
+            quantity = test.taken().ampHours();
+            payload.put("part", test.part());
+        } else if (event instanceof BatteryEvent.Signed signed) {
+            kind = EntryKind.SIGNED;
+            payload.put("seal", signed.seal());
         } else if (event instanceof BatteryEvent.Arrived arrived) {
             kind = EntryKind.ADDED;
             payload.put("dry", arrived.dry());

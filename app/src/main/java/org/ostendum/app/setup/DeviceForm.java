@@ -30,7 +30,7 @@ record DeviceForm(
         return switch (given(kind)) {
             case CHARGER -> "charger";
             case TAG -> "battery";
-            case AIR, CART -> "room";
+            case AIR, CART, LOAD_BANK -> "room";
         };
     }
 

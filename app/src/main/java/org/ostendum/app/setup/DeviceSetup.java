@@ -81,6 +81,8 @@ class DeviceSetup {
             case AIR -> device.roomId() != null && statuses.air(device.roomId()).isPresent();
             case CART ->
                 device.roomId() != null && statuses.cart(device.roomId()).isPresent();
+            case LOAD_BANK ->
+                device.roomId() != null && statuses.loadBank(device.roomId()).isPresent();
         };
     }
 

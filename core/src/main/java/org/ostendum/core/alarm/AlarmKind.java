@@ -18,6 +18,8 @@ public enum AlarmKind {
     LINE_SILENT(Severity.ACT),
     /** The date until which a cell may stay bridged has come. */
     BRIDGED_TOO_LONG(Severity.STOP),
+    /** A cell reverses, or is about to, in a discharge test. */
+    CELL_REVERSES(Severity.STOP),
     LEVEL_LOW(Severity.WATCH),
     /** A device has said nothing sensible for a while. */
     NOT_HEARD(Severity.WATCH);

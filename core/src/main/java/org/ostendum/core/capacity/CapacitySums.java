@@ -32,10 +32,18 @@ public final class CapacitySums {
      */
     public static AmpHours corrected(AmpHours measured, Duration lasted, Celsius electrolyte, Duty duty) {
         OutOfRange.check("temperature", electrolyte.degrees(), 10, 40);
-        double lambda = lasted.compareTo(Duration.ofHours(1)) < 0 ? PER_KELVIN_SHORT : PER_KELVIN_HOURS_LONG;
-        Celsius reference = duty == Duty.MOTIVE ? MOTIVE_REFERENCE : OTHER_REFERENCE;
-        double factor = 1 + lambda * (electrolyte.degrees() - reference.degrees());
+        double factor =
+                1 + lambda(lasted) * (electrolyte.degrees() - reference(duty).degrees());
         return AmpHours.of(measured.ampHours() / factor);
+    }
+
+    /** @return part of the capacity for each kelvin */
+    static double lambda(Duration lasted) {
+        return lasted.compareTo(Duration.ofHours(1)) < 0 ? PER_KELVIN_SHORT : PER_KELVIN_HOURS_LONG;
+    }
+
+    static Celsius reference(Duty duty) {
+        return duty == Duty.MOTIVE ? MOTIVE_REFERENCE : OTHER_REFERENCE;
     }
 
     /** One stretch of work at a current. */

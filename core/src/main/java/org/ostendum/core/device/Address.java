@@ -35,6 +35,11 @@ public record Address(int unit, int register) {
         return new Address(4, 0);
     }
 
+    /** Where a load bank is read, and told what to do by the same address written to. */
+    public static Address ofLoadBank() {
+        return new Address(5, 0);
+    }
+
     /** Where the stand-ins are told what hands do. */
     public static Address ofHands() {
         return new Address(9, 0);

@@ -34,7 +34,8 @@ public record HandOrder(
     public static final int LENGTH = 13;
 
     private static final int MARK = 0x0575;
-    private static final List<Act> ACTS = List.of(Act.PLUG, Act.UNPLUG, Act.POUR, Act.FAN_ON, Act.FAN_OFF, Act.MEASURE);
+    private static final List<Act> ACTS =
+            List.of(Act.PLUG, Act.UNPLUG, Act.POUR, Act.FAN_ON, Act.FAN_OFF, Act.MEASURE, Act.CLAMP);
 
     public enum Act {
         PLUG,
@@ -43,7 +44,9 @@ public record HandOrder(
         FAN_ON,
         FAN_OFF,
         /** All cells with the handheld hydrometer, into its memory. */
-        MEASURE
+        MEASURE,
+        /** The load bank's clamps onto the battery's posts and cells. */
+        CLAMP
     }
 
     /** An act that needs no battery. */
@@ -107,7 +110,8 @@ public record HandOrder(
                 words.word(),
                 words.word(),
                 words.word());
-        words.expect(order.act != Act.PLUG || (order.cells >= 1 && order.cells <= 144 && order.capacity > 0));
+        boolean needsBattery = order.act == Act.PLUG || order.act == Act.CLAMP;
+        words.expect(!needsBattery || (order.cells >= 1 && order.cells <= 144 && order.capacity > 0));
         words.expect(order.missing <= 950);
         return words.isSound() ? Optional.of(order) : Optional.empty();
     }

@@ -212,6 +212,21 @@ public sealed interface BatteryEvent {
 
     record Released(Instant at) implements BatteryEvent {}
 
+    /**
+     * A discharge test was made to its end.
+     *
+     * @param taken Ah out
+     * @param part of the rating at the reference temperature; 1 for all of it
+     */
+    record CapacityTested(Instant at, AmpHours taken, double part) implements BatteryEvent {}
+
+    /**
+     * A licensed mechanic signed for everything on record up to here.
+     *
+     * @param seal hash of the last line he signed for
+     */
+    record Signed(Instant at, String seal) implements BatteryEvent {}
+
     /** It was put away for a time without work. */
     record PutInStore(Instant at) implements BatteryEvent {}
 

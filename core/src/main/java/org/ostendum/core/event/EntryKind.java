@@ -38,6 +38,10 @@ public enum EntryKind {
     COMMISSIONED,
     STORED,
     RETIRED,
+    /** A discharge test, Ah taken out. */
+    CAPACITY,
+    /** A licensed mechanic's name under everything up to here. */
+    SIGNED,
     NOTE,
     /** A job run by a procedure that means nothing more for the history. */
     JOB,
@@ -84,6 +88,7 @@ public enum EntryKind {
                 && this != ADDED
                 && this != MOVED
                 && this != JOB
+                && this != SIGNED
                 && this != DEFECT
                 && this != DEFECT_RIGHTED;
     }

@@ -165,6 +165,9 @@ public final class NextThings {
         if (flat != null) {
             add(NextStep.CHARGE, Severity.ACT, Message.of("next.charge.stood-flat", flat));
         }
+        if (battery.tests().isRechargeDue()) {
+            add(NextStep.CHARGE, Severity.ACT, Message.of("next.charge.tested"));
+        }
         ChargeRange range = battery.charge();
         double soon = battery.rules().percent(RuleKey.CHARGE_SOON) / 100.0;
         if (battery.full().isNo() && range.isKnown() && range.likely() <= soon) {

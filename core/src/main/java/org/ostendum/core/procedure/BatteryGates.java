@@ -1,5 +1,6 @@
 package org.ostendum.core.procedure;
 
+import java.time.Instant;
 import java.util.List;
 import org.ostendum.core.defect.DefectKind;
 import org.ostendum.core.judge.Cells;
@@ -73,6 +74,38 @@ final class BatteryGates {
                         Message.of("gate.ALL_CELLS.remedy"),
                         "cell-repair",
                         new Evidence("bridged", bridged.get(0)));
+    }
+
+    /** Emptied to its cut-off it would sulfate where it stands. */
+    static GateOutcome recharged(Subject battery) {
+        return battery.state().tests().isRechargeDue()
+                ? GateOutcome.shut(
+                        Message.of("gate.RECHARGED.shut", battery.code()),
+                        Message.of("gate.RECHARGED.remedy"),
+                        "charge",
+                        new Evidence("rechargeDue", true))
+                : GateOutcome.OPEN;
+    }
+
+    static GateOutcome notStored(Subject battery) {
+        return battery.state().stage() != Stage.STORED
+                ? GateOutcome.OPEN
+                : GateOutcome.shut(
+                        Message.of("gate.NOT_STORED.shut", battery.code()),
+                        Message.of("gate.NOT_STORED.remedy"),
+                        null,
+                        new Evidence("stage", Stage.STORED.word()));
+    }
+
+    static GateOutcome signed(Subject battery) {
+        Instant since = battery.state().unsignedSince();
+        return since == null
+                ? GateOutcome.OPEN
+                : GateOutcome.shut(
+                        Message.of("gate.SIGNED.shut", battery.code(), since),
+                        Message.of("gate.SIGNED.remedy"),
+                        null,
+                        new Evidence("unsignedSince", since));
     }
 
     static GateOutcome notInHand(Subject battery) {

@@ -32,6 +32,12 @@ public enum GateKey {
     /** Off charge so long that its gas is gone: before a flame, an arc or a drill. */
     AIRED("cell.prepare", false),
     NO_STOP_FINDING("change.choose", true),
+    /** Charged full again after a discharge test. */
+    RECHARGED("test.capacity", true),
+    /** Not put away: what has stood is looked after before it works. */
+    NOT_STORED("store.before", true),
+    /** A licensed mechanic has signed for the work on an aircraft's battery. */
+    SIGNED("history", false),
     /** Every cell gives its volts. */
     ALL_CELLS("cell.jumper", true),
     RIGHT_VOLTAGE("change.choose", false),

@@ -25,6 +25,9 @@ public final class Gates {
         battery(GateKey.SOUND_FOR_CHARGE, BatteryGates::soundForCharge);
         battery(GateKey.SOUND_FOR_WORK, BatteryGates::soundForWork);
         battery(GateKey.NO_STOP_FINDING, BatteryGates::noStopFinding);
+        battery(GateKey.RECHARGED, BatteryGates::recharged);
+        battery(GateKey.NOT_STORED, BatteryGates::notStored);
+        battery(GateKey.SIGNED, BatteryGates::signed);
         battery(GateKey.ALL_CELLS, BatteryGates::allCells);
         battery(GateKey.PLATES_COVERED, BatteryGates::platesCovered);
         battery(GateKey.NOT_OVER_MARK, BatteryGates::notOverMark);

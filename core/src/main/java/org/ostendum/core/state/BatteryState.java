@@ -131,6 +131,16 @@ public final class BatteryState {
         return WaterDue.of(this);
     }
 
+    /** @return what discharge tests have shown of it */
+    public Tests tests() {
+        return facts.tests();
+    }
+
+    /** @return since when work on an aircraft's battery waits for a licensed signature; null for none */
+    public @Nullable Instant unsignedSince() {
+        return facts.signatures().unsignedSince();
+    }
+
     public Care care() {
         return facts.care();
     }
@@ -242,6 +252,7 @@ public final class BatteryState {
                 && stage() == Stage.IN_SERVICE
                 && severity().compareTo(Severity.ACT) < 0
                 && bridged().isEmpty()
+                && unsignedSince() == null
                 && inHand() == null
                 && promisedTo() == null;
     }

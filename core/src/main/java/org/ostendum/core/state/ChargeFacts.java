@@ -6,6 +6,7 @@ import java.util.EnumSet;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.event.BatteryEvent;
+import org.ostendum.core.event.BatteryEvent.CapacityTested;
 import org.ostendum.core.event.BatteryEvent.ChargeEnded;
 import org.ostendum.core.event.BatteryEvent.ChargeStarted;
 import org.ostendum.core.event.BatteryEvent.Equalised;
@@ -110,6 +111,8 @@ public record ChargeFacts(
     ChargeFacts after(BatteryEvent event, Sheet sheet) {
         if (event instanceof Worked worked) {
             return worked(worked, sheet);
+        } else if (event instanceof CapacityTested test) {
+            return worked(new Worked(test.at(), test.taken()), sheet);
         } else if (event instanceof ChargeStarted started) {
             return started(started);
         } else if (event instanceof ChargeEnded ended) {

@@ -6,9 +6,22 @@ import org.ostendum.core.event.BatteryEvent;
  * Everything that a battery's events have left behind, as of the last of them. Immutable, and enough to go on from: the fold of
  * a beginning and then of the rest is the fold of all.
  */
-public record Facts(ChargeFacts charge, WaterFacts water, Condition condition, Care care, CellFacts cells) {
-    public static final Facts NOTHING =
-            new Facts(ChargeFacts.NOTHING, WaterFacts.NOTHING, Condition.NOTHING, Care.NOTHING, CellFacts.NOTHING);
+public record Facts(
+        ChargeFacts charge,
+        WaterFacts water,
+        Condition condition,
+        Care care,
+        CellFacts cells,
+        Tests tests,
+        Signatures signatures) {
+    public static final Facts NOTHING = new Facts(
+            ChargeFacts.NOTHING,
+            WaterFacts.NOTHING,
+            Condition.NOTHING,
+            Care.NOTHING,
+            CellFacts.NOTHING,
+            Tests.NOTHING,
+            Signatures.NOTHING);
 
     /** @param event not before those already folded; a round goes through {@link RoundFold} instead */
     Facts after(BatteryEvent event, Sheet sheet) {
@@ -18,22 +31,24 @@ public record Facts(ChargeFacts charge, WaterFacts water, Condition condition, C
                 water.after(event, new WaterFacts.Turn(charge, now), sheet),
                 condition.after(event),
                 care.after(event),
-                cells.after(event, sheet));
+                cells.after(event, sheet),
+                tests.after(event, now),
+                signatures.after(event, sheet));
     }
 
     Facts with(ChargeFacts now) {
-        return new Facts(now, water, condition, care, cells);
+        return new Facts(now, water, condition, care, cells, tests.with(now), signatures);
     }
 
     Facts with(WaterFacts now) {
-        return new Facts(charge, now, condition, care, cells);
+        return new Facts(charge, now, condition, care, cells, tests, signatures);
     }
 
     Facts with(Condition now) {
-        return new Facts(charge, water, now, care, cells);
+        return new Facts(charge, water, now, care, cells, tests, signatures);
     }
 
     Facts with(Care now) {
-        return new Facts(charge, water, condition, now, cells);
+        return new Facts(charge, water, condition, now, cells, tests, signatures);
     }
 }

@@ -160,7 +160,9 @@ public final class FakeEquipment implements Wire {
 
     public synchronized void switchFan(boolean on) {
         HandOrder order = HandOrder.of(on ? HandOrder.Act.FAN_ON : HandOrder.Act.FAN_OFF, 0);
-        registers.write(Address.ofHands(), order.registers()).orElseThrow();
+        if (!registers.write(Address.ofHands(), order.registers())) {
+            throw new IllegalStateException("no fan");
+        }
     }
 
     @Override
@@ -183,7 +185,7 @@ public final class FakeEquipment implements Wire {
         if (silent) {
             return CompletableFuture.failedFuture(new IOException("nothing answers"));
         }
-        return registers.write(address, words).isPresent()
+        return registers.write(address, words)
                 ? CompletableFuture.completedFuture(null)
                 : CompletableFuture.failedFuture(new Refused(new IOException("not done")));
     }

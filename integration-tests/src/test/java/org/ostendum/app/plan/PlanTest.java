@@ -83,7 +83,8 @@ class PlanTest extends JobsTest {
             if (state.heldFor() != null || state.severity() == Severity.STOP) {
                 assertThat(b.held()).as(b.code()).isTrue();
             }
-            // Nobody is sent to plug in what the battery's own page says is not to be charged yet. What is on charge and
+            // Nobody is sent to plug in what the battery's own page says is not to be charged yet. What is on charge
+            // and
             // has become too hot there has cooled by the time it is charged again.
             if (state.isKeptFromCharge() && !state.full().isYes() && !state.isCharging()) {
                 assertThat(plan.jobs(Task.CHARGE))

@@ -18,6 +18,7 @@ import org.springframework.test.context.bean.override.convention.TestBean;
             "ostendum.demo=true",
             "ostendum.live.beat=1s",
             "ostendum.notices.every=1h",
+            "ostendum.load-bank.every=1h",
             "ostendum.bridges.every=1h"
         })
 @AutoConfigureMockMvc

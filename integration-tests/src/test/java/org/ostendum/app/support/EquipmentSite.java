@@ -150,6 +150,7 @@ public class EquipmentSite {
         }
         devices.add(device(Device.Kind.AIR, port, Address.ofAir(), null, null, room));
         devices.add(device(Device.Kind.CART, port, Address.ofCart(), null, null, room));
+        devices.add(device(Device.Kind.LOAD_BANK, port, Address.ofLoadBank(), null, null, room));
     }
 
     private void addBattery(int place, long model, long slot, long tom, int port, LocalDate today) {

@@ -1,0 +1,60 @@
+package org.ostendum.app.capacity;
+
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.core.capacity.TestSheet;
+
+/**
+ * A discharge test of one battery.
+ *
+ * @param bankStart which of the load bank's tests it is, by its own count; null for one by hand
+ * @param doubts what did not hold when it was begun, and why it was begun all the same; empty for nothing
+ * @param interruptedAt since when the load is taken to be off; null while it is on, or the test over
+ * @param endKind null while it is open
+ * @param part of the rating that it came to; null while it is open, and where it was broken off
+ */
+public record CapacityTest(
+        long id,
+        long batteryId,
+        String battery,
+        TestSheet sheet,
+        boolean byBank,
+        @Nullable Integer bankStart,
+        Instant begunAt,
+        String begunBy,
+        String doubts,
+        State state,
+        @Nullable Instant interruptedAt,
+        @Nullable Instant endedAt,
+        @Nullable EndKind endKind,
+        String endReason,
+        @Nullable Double part) {
+
+    public enum State {
+        RUNNING,
+        /** The load bank is silent or has let go: the load is taken to be off. */
+        INTERRUPTED,
+        ENDED
+    }
+
+    /** How a test ended. */
+    public enum EndKind {
+        CUT_OFF,
+        CELL,
+        /** Before the cut-off: it says no more than what it gave at least. */
+        BROKEN_OFF
+    }
+
+    public boolean isOpen() {
+        return state != State.ENDED;
+    }
+
+    public boolean isInterrupted() {
+        return state == State.INTERRUPTED;
+    }
+
+    /** @return Ah that the load bank's own counters go with, from the test's own start */
+    boolean isOfBank(int starts) {
+        return bankStart != null && bankStart == starts;
+    }
+}

@@ -1,0 +1,158 @@
+package org.ostendum.app.capacity;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.app.alarm.AlarmService;
+import org.ostendum.app.alarm.Alarms.Belongs;
+import org.ostendum.app.capacity.CapacityTest.EndKind;
+import org.ostendum.app.db.Payload;
+import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.ledger.LedgerEvents;
+import org.ostendum.app.live.LiveEvents;
+import org.ostendum.app.state.BatteryRecord;
+import org.ostendum.app.state.BatteryStates;
+import org.ostendum.core.alarm.AlarmKind;
+import org.ostendum.core.alarm.TestAlarm;
+import org.ostendum.core.capacity.TestCourse;
+import org.ostendum.core.capacity.TestResult;
+import org.ostendum.core.capacity.TestRow;
+import org.ostendum.core.event.BatteryEvent;
+import org.ostendum.core.quantity.AmpHours;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.node.ObjectNode;
+
+/** A running test: what is read goes in, its end goes into the battery's ledger, and with that the recharge is due. */
+@Service
+class Testing {
+    private final CapacityTests tests;
+    private final Batteries batteries;
+    private final BatteryRecord record;
+    private final BatteryStates states;
+    private final AlarmService alarms;
+    private final LiveEvents live;
+
+    Testing(
+            CapacityTests tests,
+            Batteries batteries,
+            BatteryRecord record,
+            BatteryStates states,
+            AlarmService alarms,
+            LiveEvents live) {
+        this.tests = tests;
+        this.batteries = batteries;
+        this.record = record;
+        this.states = states;
+        this.alarms = alarms;
+        this.live = live;
+    }
+
+    TestCourse course(CapacityTest test) {
+        return new TestCourse(test.sheet(), tests.rows(test.id()), before(test));
+    }
+
+    /** @return part of the rating that the last test before it came to; null for none on record */
+    private @Nullable Double before(CapacityTest test) {
+        return tests.of(test.batteryId()).stream()
+                .filter(t -> t.id() < test.id() && t.part() != null)
+                .reduce((a, b) -> b)
+                .map(CapacityTest::part)
+                .orElse(null);
+    }
+
+    /**
+     * Takes what was read. Where that ends the test it is ended.
+     *
+     * @param by null for what the load bank read
+     */
+    @Transactional
+    void read(CapacityTest test, TestRow row, @Nullable Long by, Instant now) {
+        tests.read(test.id(), row);
+        TestCourse course = course(test);
+        course.stop()
+                .ifPresent(
+                        stop -> end(test, stop == TestCourse.Stop.CELL ? EndKind.CELL : EndKind.CUT_OFF, "", by, now));
+        live.changed();
+    }
+
+    /**
+     * Ends a test with what was read so far.
+     *
+     * @param reason why it is broken off; empty for one that has reached its end
+     * @return whether it ended now
+     */
+    @Transactional
+    boolean end(CapacityTest test, EndKind how, String reason, @Nullable Long by, Instant now) {
+        Battery battery = batteries.byId(test.batteryId()).orElseThrow();
+        record.lock(battery);
+        TestCourse course = course(test);
+        Optional<TestResult> result = course.result();
+        @Nullable
+        Double part =
+                how == EndKind.BROKEN_OFF ? null : result.map(TestResult::part).orElse(null);
+        if (!tests.end(test.id(), how, reason, part, by, now)) {
+            return false;
+        }
+        Instant at = test.begunAt().plus(course.last().map(TestRow::elapsed).orElse(Duration.ZERO));
+        if (how == EndKind.CELL) {
+            TestAlarm.of(test.battery(), course)
+                    .ifPresent(alarm -> alarms.ring(alarm, new Belongs(test.batteryId(), null, null)));
+        }
+        long writer = by == null ? beginner(test) : by;
+        AmpHours taken = result.map(TestResult::measured).orElse(AmpHours.of(0));
+        Instant written = at.isAfter(now) ? now : at;
+        BatteryEvent event = part == null
+                ? new BatteryEvent.Worked(written, taken)
+                : new BatteryEvent.CapacityTested(written, taken, Math.round(part * 1000) / 1000.0);
+        record.record(battery, List.of(LedgerEvents.entry(event, writer, reason).with(payload(test, result, part))));
+        live.changed();
+        return true;
+    }
+
+    /** The alarm of a cell that reversed stands until its battery has been charged again. */
+    void quietCells() {
+        if (alarms.open().stream().noneMatch(alarm -> alarm.kind() == AlarmKind.CELL_REVERSES)) {
+            return;
+        }
+        Set<String> ringing = new HashSet<>();
+        for (Battery battery : batteries.all()) {
+            boolean emptied = tests.of(battery.id()).stream()
+                    .reduce((a, b) -> b)
+                    .filter(last -> last.endKind() == EndKind.CELL)
+                    .isPresent();
+            if (emptied && states.stateOf(battery).tests().isRechargeDue()) {
+                ringing.add(battery.code());
+            }
+        }
+        alarms.quiet(AlarmKind.CELL_REVERSES, ringing);
+    }
+
+    private long beginner(CapacityTest test) {
+        return tests.beginner(test.id());
+    }
+
+    private static String payload(CapacityTest test, Optional<TestResult> result, @Nullable Double part) {
+        ObjectNode payload = Payload.object();
+        payload.put("test", test.id());
+        payload.put("kind", test.sheet().kind().name());
+        payload.put("amperes", test.sheet().amperes().amperes());
+        payload.put("celsius", test.sheet().electrolyte().degrees());
+        result.ifPresent(r -> {
+            payload.put("lastedSeconds", r.lasted().toSeconds());
+            payload.put("correctedAmpHours", r.corrected().ampHours());
+        });
+        if (part != null) {
+            payload.put("part", Math.round(part * 1000) / 1000.0);
+        }
+        if (!test.doubts().isEmpty()) {
+            payload.put("remark", test.doubts());
+        }
+        return payload.toString();
+    }
+}
