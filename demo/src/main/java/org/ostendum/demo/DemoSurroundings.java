@@ -14,6 +14,7 @@ class DemoSurroundings {
     private final DemoDevices devices;
     private final DemoNewcomer newcomer;
     private final DemoComplaint complaint;
+    private final DemoCapacity capacity;
     private final DemoPlan plan;
 
     DemoSurroundings(
@@ -24,6 +25,7 @@ class DemoSurroundings {
             DemoDevices devices,
             DemoNewcomer newcomer,
             DemoComplaint complaint,
+            DemoCapacity capacity,
             DemoPlan plan) {
         this.rooms = rooms;
         this.safety = safety;
@@ -32,6 +34,7 @@ class DemoSurroundings {
         this.devices = devices;
         this.newcomer = newcomer;
         this.complaint = complaint;
+        this.capacity = capacity;
         this.plan = plan;
     }
 
@@ -44,6 +47,7 @@ class DemoSurroundings {
         newcomer.add(known.persons(), known.models());
         repairs.fill();
         complaint.fill();
+        capacity.fill();
         jobs.fill();
         safety.refill(room(), known.persons());
         devices.fill();

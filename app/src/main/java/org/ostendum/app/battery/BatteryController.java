@@ -3,6 +3,7 @@ package org.ostendum.app.battery;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.app.capacity.CapacityTests;
 import org.ostendum.app.complaint.Complaints;
 import org.ostendum.app.event.LogForm;
 import org.ostendum.app.event.LogReading;
@@ -33,18 +34,21 @@ class BatteryController {
     private final BatteryRecord batteryRecord;
     private final PlannedJobs planned;
     private final Complaints complaints;
+    private final CapacityTests tests;
 
     BatteryController(
             BatteryViews views,
             LogReading reading,
             BatteryRecord batteryRecord,
             PlannedJobs planned,
-            Complaints complaints) {
+            Complaints complaints,
+            CapacityTests tests) {
         this.views = views;
         this.reading = reading;
         this.batteryRecord = batteryRecord;
         this.planned = planned;
         this.complaints = complaints;
+        this.tests = tests;
     }
 
     @GetMapping("/batteries/{battery}")
@@ -58,6 +62,7 @@ class BatteryController {
         page.addAttribute("place", "fleet");
         page.addAttribute("view", views.view(battery, words));
         page.addAttribute("complaint", complaints.openOf(battery.id()).orElse(null));
+        page.addAttribute("test", tests.openOf(battery.id()).orElse(null));
         page.addAttribute("planned", planned.ofBattery(battery.code(), words.now(), PLANNED_TOLD));
         page.addAttribute("form", form);
         page.addAttribute("faults", faults);

@@ -97,10 +97,14 @@ class CapacityController {
         List<Asked> asked = TestReadiness.of(states.stateOf(battery));
         String reason = reason(asked, form, words);
         @Nullable TestSheet sheet = sheet(battery, form, words);
+        boolean byBank = form.get("by").equals("bank");
+        String busy = tests.onBank().orElse(null);
+        if (byBank && busy != null) {
+            form.fault("kind", "capacity.bank.busy", busy);
+        }
         if (sheet == null || !form.isSound()) {
             return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(battery, form, words, page), page);
         }
-        boolean byBank = form.get("by").equals("bank");
         Long id = tests.begin(battery.id(), sheet, byBank, reason, person.id(), words.now())
                 .orElse(null);
         if (id == null) {

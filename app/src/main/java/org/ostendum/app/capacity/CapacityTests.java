@@ -116,6 +116,13 @@ public class CapacityTests {
         return fetch(CAPACITY_TEST.ENDED_AT.isNull());
     }
 
+    /** @return code of the battery that the load bank tests; empty while it is free */
+    Optional<String> onBank() {
+        return fetch(CAPACITY_TEST.ENDED_AT.isNull().and(CAPACITY_TEST.BY_BANK)).stream()
+                .map(CapacityTest::battery)
+                .findFirst();
+    }
+
     public Optional<CapacityTest> openOf(long batteryId) {
         return fetch(CAPACITY_TEST.OPEN_BATTERY_ID.eq(batteryId)).stream().findFirst();
     }

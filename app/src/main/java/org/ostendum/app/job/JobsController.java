@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.ostendum.app.capacity.CapacityTests;
 import org.ostendum.app.complaint.Complaints;
 import org.ostendum.app.defect.Defects;
 import org.ostendum.app.procedure.SiteProcedures;
@@ -31,6 +32,7 @@ class JobsController {
     private final Defects defects;
     private final Incidents incidents;
     private final Complaints complaints;
+    private final CapacityTests tests;
     private final SiteProcedures procedures;
     private final DefectRepairs repairs;
 
@@ -40,6 +42,7 @@ class JobsController {
             Defects defects,
             Incidents incidents,
             Complaints complaints,
+            CapacityTests tests,
             SiteProcedures procedures,
             DefectRepairs repairs) {
         this.jobs = jobs;
@@ -47,6 +50,7 @@ class JobsController {
         this.defects = defects;
         this.incidents = incidents;
         this.complaints = complaints;
+        this.tests = tests;
         this.procedures = procedures;
         this.repairs = repairs;
     }
@@ -57,6 +61,7 @@ class JobsController {
                 procedures.all().stream().collect(Collectors.toMap(Procedure::id, Procedure::title));
         page.addAttribute("place", "jobs");
         page.addAttribute("titles", titles);
+        page.addAttribute("tests", tests.open());
         List<Job> open = jobs.open();
         page.addAttribute("open", open);
         page.addAttribute("timers", timers(open));

@@ -1,5 +1,6 @@
 package org.ostendum.app.state;
 
+import static org.ostendum.app.db.jooq.Tables.CAPACITY_TEST;
 import static org.ostendum.app.db.jooq.Tables.JOB;
 import static org.ostendum.app.db.jooq.Tables.MACHINE;
 
@@ -9,7 +10,7 @@ import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
-/** What open jobs keep from other work: batteries that lie open or in pieces, and those that are being fetched for a machine. */
+/** What open jobs and discharge tests keep from other work: batteries that lie open or in pieces, and those that are being fetched for a machine. */
 @Repository
 class InHand {
     private final DSLContext sql;
@@ -30,6 +31,9 @@ class InHand {
         }
     }
 
+    /** How a discharge test is called, as jobs are by their titles. */
+    private static final String TEST = "Capacity test";
+
     /** @return by the battery's id */
     Map<Long, Taken> now() {
         Map<Long, Taken> taken = new HashMap<>();
@@ -41,6 +45,10 @@ class InHand {
                 .and(JOB.BATTERY_ID.isNotNull())
                 .orderBy(JOB.ID)
                 .forEach(job -> taken.merge(job.value1(), new Taken(job.value2(), job.value3()), Taken::and));
+        sql.select(CAPACITY_TEST.OPEN_BATTERY_ID)
+                .from(CAPACITY_TEST)
+                .where(CAPACITY_TEST.OPEN_BATTERY_ID.isNotNull())
+                .forEach(test -> taken.merge(test.value1(), new Taken(TEST, null), Taken::and));
         return taken;
     }
 }
