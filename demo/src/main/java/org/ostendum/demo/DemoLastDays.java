@@ -46,7 +46,7 @@ class DemoLastDays {
 
     void tell(Battery battery, OneBattery one, LocalDate lastDay, long worker) {
         boolean setAside = one.hasStory() && one.hour() == Lanternmoor.Hour.RESTED && one.daysAgo() < 5;
-        if (setAside) {
+        if (setAside || Lanternmoor.PUT_AWAY.contains(one.code())) {
             return;
         }
         double ampHours =

@@ -15,6 +15,7 @@ class DemoSurroundings {
     private final DemoNewcomer newcomer;
     private final DemoComplaint complaint;
     private final DemoCapacity capacity;
+    private final DemoStorage storage;
     private final DemoPlan plan;
 
     DemoSurroundings(
@@ -26,6 +27,7 @@ class DemoSurroundings {
             DemoNewcomer newcomer,
             DemoComplaint complaint,
             DemoCapacity capacity,
+            DemoStorage storage,
             DemoPlan plan) {
         this.rooms = rooms;
         this.safety = safety;
@@ -35,6 +37,7 @@ class DemoSurroundings {
         this.newcomer = newcomer;
         this.complaint = complaint;
         this.capacity = capacity;
+        this.storage = storage;
         this.plan = plan;
     }
 
@@ -47,6 +50,7 @@ class DemoSurroundings {
         newcomer.add(known.persons(), known.models());
         repairs.fill();
         complaint.fill();
+        storage.fill();
         capacity.fill();
         jobs.fill();
         safety.refill(room(), known.persons());

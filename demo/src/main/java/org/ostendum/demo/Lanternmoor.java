@@ -225,6 +225,9 @@ final class Lanternmoor {
                 14 + serial % 40);
     }
 
+    /** Cars that have not worked since their last round. */
+    static final List<String> PUT_AWAY = List.of("G-13", "G-15", "G-16");
+
     private static final Set<String> NEVER_EQUALISED = Set.of("T-04", "G-12");
 
     /** What goes wrong with a battery in its year, for the judge to find. */

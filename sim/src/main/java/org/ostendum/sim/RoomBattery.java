@@ -102,6 +102,29 @@ public final class RoomBattery {
         }
     }
 
+    /** A dirty top takes so many times what the cells lose by themselves, beside that. */
+    public void soil(double times) {
+        for (int i = 0; i < bank.cells; i++) {
+            chemistry.drain[i] = times * bank.leak[i];
+        }
+    }
+
+    /** Lets age have made its own losses so much larger. */
+    public void leak(double times) {
+        for (int i = 0; i < bank.cells; i++) {
+            bank.leak[i] *= times;
+        }
+    }
+
+    /** @return of the cell that has least */
+    public CorrectedGravity lowestGravity() {
+        CorrectedGravity lowest = bank.mixedGravity(0);
+        for (int i = 1; i < bank.cells; i++) {
+            lowest = bank.mixedGravity(i).compareTo(lowest) < 0 ? bank.mixedGravity(i) : lowest;
+        }
+        return lowest;
+    }
+
     /** The place it stands in. */
     public void standAt(Celsius place) {
         chemistry.ambient = place.degrees();

@@ -63,6 +63,8 @@ final class JobEvents {
             case BLOCKS_MOVED -> List.of(new BatteryEvent.BlocksMoved(at, Swaps.of(run)));
             case MOVED -> List.of(new BatteryEvent.Moved(at, null, job.machine()));
             case COMMISSIONED -> commissioned(at);
+            case STORED -> List.of(new BatteryEvent.PutInStore(at));
+            case BROUGHT_BACK -> List.of(new BatteryEvent.Released(at));
         };
     }
 

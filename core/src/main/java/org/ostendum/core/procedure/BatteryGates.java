@@ -93,7 +93,7 @@ final class BatteryGates {
                 : GateOutcome.shut(
                         Message.of("gate.NOT_STORED.shut", battery.code()),
                         Message.of("gate.NOT_STORED.remedy"),
-                        null,
+                        "wake-up",
                         new Evidence("stage", Stage.STORED.word()));
     }
 

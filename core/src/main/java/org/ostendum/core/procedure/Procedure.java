@@ -79,7 +79,11 @@ public record Procedure(
         /** It went into the machine that the job was begun for. */
         MOVED,
         /** Its first charge is over. */
-        COMMISSIONED
+        COMMISSIONED,
+        /** Put away for a time. */
+        STORED,
+        /** Back from its stand among those put away. */
+        BROUGHT_BACK
     }
 
     /**
