@@ -16,6 +16,7 @@ class DemoSurroundings {
     private final DemoComplaint complaint;
     private final DemoCapacity capacity;
     private final DemoStorage storage;
+    private final DemoAircraft aircraft;
     private final DemoPlan plan;
 
     DemoSurroundings(
@@ -28,6 +29,7 @@ class DemoSurroundings {
             DemoComplaint complaint,
             DemoCapacity capacity,
             DemoStorage storage,
+            DemoAircraft aircraft,
             DemoPlan plan) {
         this.rooms = rooms;
         this.safety = safety;
@@ -38,6 +40,7 @@ class DemoSurroundings {
         this.complaint = complaint;
         this.capacity = capacity;
         this.storage = storage;
+        this.aircraft = aircraft;
         this.plan = plan;
     }
 
@@ -52,6 +55,7 @@ class DemoSurroundings {
         complaint.fill();
         storage.fill();
         capacity.fill();
+        aircraft.fill();
         jobs.fill();
         safety.refill(room(), known.persons());
         devices.fill();

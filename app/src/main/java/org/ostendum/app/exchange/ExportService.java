@@ -123,7 +123,7 @@ class ExportService {
 
     private List<Battery> asked(String code) {
         return code.isEmpty()
-                ? batteries.all()
+                ? batteries.ever()
                 : batteries.byCode(code).stream().toList();
     }
 }

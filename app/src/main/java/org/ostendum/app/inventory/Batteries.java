@@ -11,6 +11,7 @@ import static org.ostendum.app.db.jooq.Tables.ROOM;
 import static org.ostendum.app.db.jooq.Tables.SLOT;
 import static org.ostendum.app.db.jooq.Tables.STAND;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -73,8 +74,25 @@ public class Batteries {
         return list(BATTERY.ID.in(ids));
     }
 
+    /** @return those of the site, without the ones that have left it */
     public List<Battery> all() {
+        return select().where(BATTERY.RETIRED_AT.isNull()).orderBy(BATTERY.CODE).fetch(Batteries::battery);
+    }
+
+    /** @return every one that was ever here: what looks into the past asks for these */
+    public List<Battery> ever() {
         return select().orderBy(BATTERY.CODE).fetch(Batteries::battery);
+    }
+
+    public List<Battery> retired() {
+        return select().where(BATTERY.RETIRED_AT.isNotNull())
+                .orderBy(BATTERY.CODE)
+                .fetch(Batteries::battery);
+    }
+
+    /** @param at null where it is here after all */
+    public void retire(long id, @Nullable Instant at) {
+        sql.update(BATTERY).set(BATTERY.RETIRED_AT, at).where(BATTERY.ID.eq(id)).execute();
     }
 
     /** @return at most 12 batteries whose code, serial or machine begins with, or else contains, the text */

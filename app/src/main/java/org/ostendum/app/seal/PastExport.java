@@ -39,7 +39,7 @@ class PastExport {
                                 .put("seal", seal.seal().map(Seal::text).orElse("")));
             }
         }
-        for (Battery battery : batteries.all()) {
+        for (Battery battery : batteries.ever()) {
             for (WrittenLine line : ledger.written(battery.id())) {
                 say(out, line(battery, line));
             }

@@ -85,7 +85,7 @@ class WholePast {
     private PastReport look() {
         List<SealProblem> problems = new ArrayList<>();
         Optional<SealCheck> marks = seals.map(Seals::check);
-        List<Battery> all = batteries.all();
+        List<Battery> all = batteries.ever();
         int lines = 0;
         for (Battery battery : all) {
             ChainCheck check = past.check(battery.id());

@@ -19,6 +19,7 @@ public final class Access {
     private static final Set<Role> WORKERS = EnumSet.of(TECHNICIAN, LEAD, MECHANIC);
     private static final Set<Role> SAFETY_AND_WORKERS = EnumSet.of(TECHNICIAN, LEAD, MECHANIC, SAFETY);
     private static final Set<Role> SAFETY_OR_LEAD = EnumSet.of(SAFETY, LEAD);
+    private static final Set<Role> MECHANICS = EnumSet.of(MECHANIC);
     private static final Set<Role> LEADS = EnumSet.of(LEAD);
 
     private Access() {}
@@ -90,6 +91,18 @@ public final class Access {
             route(POST, "/capacity/*/row", WORKERS),
             route(POST, "/capacity/*/by-hand", WORKERS),
             route(POST, "/capacity/*/stop", WORKERS),
+            route(GET, "/batteries/*/aircraft", EVERYBODY),
+            route(GET, "/batteries/*/aircraft/tag", EVERYBODY),
+            route(POST, "/batteries/*/aircraft/sign", MECHANICS),
+            route(POST, "/batteries/*/aircraft/regulator", WORKERS),
+            route(POST, "/batteries/*/aircraft/conversion", WORKERS),
+            route(POST, "/batteries/*/aircraft/hours", WORKERS),
+            route(GET, "/batteries/retired", EVERYBODY),
+            route(GET, "/batteries/*/retire", LEADS),
+            route(POST, "/batteries/*/retire", LEADS),
+            route(GET, "/batteries/*/life", EVERYBODY),
+            route(GET, "/batteries/*/life.pdf", EVERYBODY),
+            route(GET, "/budget", EVERYBODY),
             route(GET, "/storage", EVERYBODY),
             route(POST, "/storage/lay-up", WORKERS),
             route(POST, "/storage/places", WORKERS),

@@ -1,0 +1,5 @@
+/** A battery leaves the site for good: why, to whom, with which receipt; its past stays. */
+@NullMarked
+package org.ostendum.app.retire;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,62 @@
+package org.ostendum.core.life;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.ostendum.core.life.LifeForecast.Tested;
+import org.ostendum.core.quantity.OutOfRange;
+
+class LifeForecastTest {
+    private static final Stress USUAL = new Stress(250, 0.7, 25, 0, 0);
+
+    @Test
+    void heatHalvesALifeForEachTenKelvins() {
+        double usual = USUAL.partAYear(1500);
+        assertThat(usual).isBetween(0.2, 0.28);
+        assertThat(new Stress(250, 0.7, 35, 0, 0).partAYear(1500)).isCloseTo(2 * usual, within(1e-9));
+        assertThat(new Stress(250, 0.7, 25, 0.5, 0.25).partAYear(1500)).isCloseTo(1.7 * usual, within(1e-9));
+        assertThat(new Stress(250, 0.9, 25, 0, 0).partAYear(1500)).isGreaterThan(usual);
+        assertThat(USUAL.cooler(10).partAYear(1500)).isCloseTo(usual / 2, within(1e-9));
+    }
+
+    @Test
+    void aNewOneLastsAsTheRuleSaysAndItsTestsTellMore() {
+        double part = USUAL.partAYear(1500);
+        LifeForecast unread = LifeForecast.of(0, part, part, List.of());
+        assertThat(unread.likely()).isCloseTo(1 / part, within(0.3));
+        LifeForecast good = LifeForecast.of(3, part, part, List.of(new Tested(1, 1.03), new Tested(3, 0.99)));
+        LifeForecast bad = LifeForecast.of(3, part, part, List.of(new Tested(1, 0.95), new Tested(3, 0.83)));
+        assertThat(good.likely()).isGreaterThan(2 * bad.likely());
+        assertThat(bad.quantile(0.9) - bad.quantile(0.1)).isLessThan(unread.quantile(0.9) - unread.quantile(0.1));
+    }
+
+    /** One that works after its time is up is no wonder: it is one of the long-lived, and will not last for ever. */
+    @Test
+    void oneThatOutlivesItsTimeStillEnds() {
+        LifeForecast old = LifeForecast.of(9, 0.24, 0.24, List.of());
+        assertThat(old.likely()).isBetween(0.05, 3.0);
+        assertThat(old.quantile(0.9)).isLessThan(8);
+        assertThat(LifeForecast.of(3, 0.24, 0.12, List.of()).likely())
+                .isGreaterThan(1.8 * LifeForecast.of(3, 0.24, 0.24, List.of()).likely());
+    }
+
+    @Test
+    void theBudgetIsWhatIsLikelyTimesItsMoney() {
+        LifeForecast soon = LifeForecast.of(4, 0.24, 0.24, List.of(new Tested(4, 0.82)));
+        Budget budget = Budget.of(List.of(new Budget.Item(soon, 6000), new Budget.Item(soon, 4000)), 36);
+        assertThat(budget.months()).hasSize(36);
+        assertThat(budget.all()).isCloseTo(10_000 * soon.between(0, 3), within(1e-6));
+        assertThat(budget.ofYear(0) + budget.ofYear(1) + budget.ofYear(2)).isCloseTo(budget.all(), within(1e-6));
+        assertThat(budget.mostOfAMonth()).isPositive();
+    }
+
+    @Test
+    void whatCannotBeIsRefused() {
+        assertThatThrownBy(() -> new Stress(-1, 0.5, 25, 0, 0)).isInstanceOf(OutOfRange.class);
+        assertThatThrownBy(() -> USUAL.partAYear(5)).isInstanceOf(OutOfRange.class);
+        assertThatThrownBy(() -> LifeForecast.of(70, 0.2, 0.2, List.of())).isInstanceOf(OutOfRange.class);
+    }
+}
