@@ -20,6 +20,7 @@ create table if not exists capacity_test (
   end_kind varchar(12) null,
   end_reason varchar(300) null,
   part double null,
+  ledger_entry_id bigint null,
   open_battery_id bigint null,
   primary key (id),
   constraint capacity_test_battery foreign key (battery_id) references battery (id),

@@ -11,7 +11,8 @@ import org.ostendum.core.capacity.TestSheet;
  * @param doubts what did not hold when it was begun, and why it was begun all the same; empty for nothing
  * @param interruptedAt since when the load is taken to be off; null while it is on, or the test over
  * @param endKind null while it is open
- * @param part of the rating that it came to; null while it is open, and where it was broken off
+ * @param part of the rating that it came to; null while it is open, where it was broken off, and where its line was taken back
+ * @param takenBack whether its line in the ledger was taken back
  */
 public record CapacityTest(
         long id,
@@ -28,7 +29,8 @@ public record CapacityTest(
         @Nullable Instant endedAt,
         @Nullable EndKind endKind,
         String endReason,
-        @Nullable Double part) {
+        @Nullable Double part,
+        boolean takenBack) {
 
     public enum State {
         RUNNING,

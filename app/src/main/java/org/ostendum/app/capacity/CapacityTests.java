@@ -4,6 +4,7 @@ import static org.ostendum.app.db.jooq.Tables.BATTERY;
 import static org.ostendum.app.db.jooq.Tables.BATTERY_MODEL;
 import static org.ostendum.app.db.jooq.Tables.CAPACITY_ROW;
 import static org.ostendum.app.db.jooq.Tables.CAPACITY_TEST;
+import static org.ostendum.app.db.jooq.Tables.LEDGER_ENTRY;
 import static org.ostendum.app.db.jooq.Tables.PERSON;
 
 import java.time.Duration;
@@ -15,7 +16,9 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Field;
 import org.jooq.Record;
+import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.capacity.CapacityTest.EndKind;
 import org.ostendum.app.capacity.CapacityTest.State;
@@ -31,6 +34,10 @@ import org.springframework.stereotype.Repository;
 /** Discharge tests and what was read in them. */
 @Repository
 public class CapacityTests {
+    /** A later line corrects the one that tells the test: it counts no more. */
+    private static final Field<Boolean> TAKEN_BACK = DSL.field(DSL.exists(
+            DSL.selectOne().from(LEDGER_ENTRY).where(LEDGER_ENTRY.CORRECTS_ID.eq(CAPACITY_TEST.LEDGER_ENTRY_ID))));
+
     private final DSLContext sql;
 
     CapacityTests(DSLContext sql) {
@@ -60,6 +67,14 @@ public class CapacityTests {
         } catch (DuplicateKeyException e) {
             return Optional.empty();
         }
+    }
+
+    /** The line in the ledger that tells it. */
+    void told(long id, long ledgerEntryId) {
+        sql.update(CAPACITY_TEST)
+                .set(CAPACITY_TEST.LEDGER_ENTRY_ID, ledgerEntryId)
+                .where(CAPACITY_TEST.ID.eq(id))
+                .execute();
     }
 
     /** @return who began it */
@@ -138,7 +153,7 @@ public class CapacityTests {
 
     private List<CapacityTest> fetch(Condition which) {
         return sql.select(CAPACITY_TEST.fields())
-                .select(BATTERY.CODE, BATTERY_MODEL.DUTY, PERSON.NAME)
+                .select(BATTERY.CODE, BATTERY_MODEL.DUTY, PERSON.NAME, TAKEN_BACK)
                 .from(CAPACITY_TEST)
                 .join(BATTERY)
                 .on(BATTERY.ID.eq(CAPACITY_TEST.BATTERY_ID))
@@ -176,7 +191,8 @@ public class CapacityTests {
                 r.get(CAPACITY_TEST.ENDED_AT),
                 endKind == null ? null : EndKind.valueOf(endKind),
                 reason == null ? "" : reason,
-                r.get(CAPACITY_TEST.PART));
+                Boolean.TRUE.equals(r.get(TAKEN_BACK)) ? null : r.get(CAPACITY_TEST.PART),
+                Boolean.TRUE.equals(r.get(TAKEN_BACK)));
     }
 
     /** A second reading of the same second is the same reading. */

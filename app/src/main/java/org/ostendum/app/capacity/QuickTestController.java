@@ -46,7 +46,11 @@ class QuickTestController {
         Celsius celsius =
                 TypedInput.temperature(form.get("load-celsius"), words).orTell("load-celsius", form);
         if (form.isSound()) {
-            LoadTest test = LoadTest.usual(amperes, seconds, volts, cells, celsius == null ? ROOM : celsius);
+            LoadTest test = test(form, amperes, seconds, volts, cells, celsius == null ? ROOM : celsius);
+            if (!form.isSound()) {
+                refused(form, List.of("load-good", "load-weak"), typed, flash);
+                return "redirect:/batteries/" + battery.code() + "/capacity#quick";
+            }
             String told = words.text(
                     "capacity.load.told." + test.shown(),
                     amperes,
@@ -60,6 +64,17 @@ class QuickTestController {
             refused(form, List.of("load-amps", "load-seconds", "load-volts", "load-celsius"), typed, flash);
         }
         return "redirect:/batteries/" + battery.code() + "/capacity#quick";
+    }
+
+    /** By the limits of the battery's own sheet, volts of the whole battery; by the usual table where none are typed. */
+    private static LoadTest test(
+            TypedForm form, double amperes, int seconds, double volts, int cells, Celsius celsius) {
+        LoadTest usual = LoadTest.usual(amperes, seconds, volts, cells, celsius);
+        double good =
+                form.get("load-good").isEmpty() ? usual.good() * cells : form.number("load-good", cells, 2.2 * cells);
+        double weak =
+                form.get("load-weak").isEmpty() ? usual.weak() * cells : form.number("load-weak", 0.5 * cells, good);
+        return form.isSound() ? new LoadTest(amperes, seconds, volts, cells, good / cells, weak / cells) : usual;
     }
 
     @PostMapping("/batteries/{battery}/capacity/hours")

@@ -2,18 +2,20 @@ package org.ostendum.app.capacity;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.alarm.AlarmService;
 import org.ostendum.app.alarm.Alarms.Belongs;
+import org.ostendum.app.alarm.StandingAlarm;
 import org.ostendum.app.capacity.CapacityTest.EndKind;
 import org.ostendum.app.db.Payload;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.LedgerEvents;
+import org.ostendum.app.ledger.NewEntry;
 import org.ostendum.app.live.LiveEvents;
 import org.ostendum.app.state.BatteryRecord;
 import org.ostendum.app.state.BatteryStates;
@@ -110,27 +112,26 @@ class Testing {
         BatteryEvent event = part == null
                 ? new BatteryEvent.Worked(written, taken)
                 : new BatteryEvent.CapacityTested(written, taken, Math.round(part * 1000) / 1000.0);
-        record.record(battery, List.of(LedgerEvents.entry(event, writer, reason).with(payload(test, result, part))));
+        NewEntry line = LedgerEvents.entry(event, writer, reason).with(payload(test, result, part));
+        tests.told(test.id(), record.record(battery, List.of(line)).get(0));
         live.changed();
         return true;
     }
 
     /** The alarm of a cell that reversed stands until its battery has been charged again. */
     void quietCells() {
-        if (alarms.open().stream().noneMatch(alarm -> alarm.kind() == AlarmKind.CELL_REVERSES)) {
-            return;
+        Set<String> told = alarms.open().stream()
+                .filter(alarm -> alarm.kind() == AlarmKind.CELL_REVERSES)
+                .map(StandingAlarm::about)
+                .collect(Collectors.toSet());
+        if (!told.isEmpty()) {
+            Set<String> ringing = told.stream()
+                    .flatMap(code -> batteries.byCode(code).stream())
+                    .filter(battery -> states.stateOf(battery).tests().isRechargeDue())
+                    .map(Battery::code)
+                    .collect(Collectors.toSet());
+            alarms.quiet(AlarmKind.CELL_REVERSES, ringing);
         }
-        Set<String> ringing = new HashSet<>();
-        for (Battery battery : batteries.all()) {
-            boolean emptied = tests.of(battery.id()).stream()
-                    .reduce((a, b) -> b)
-                    .filter(last -> last.endKind() == EndKind.CELL)
-                    .isPresent();
-            if (emptied && states.stateOf(battery).tests().isRechargeDue()) {
-                ringing.add(battery.code());
-            }
-        }
-        alarms.quiet(AlarmKind.CELL_REVERSES, ringing);
     }
 
     private long beginner(CapacityTest test) {

@@ -1,5 +1,6 @@
 package org.ostendum.app.job;
 
+import static org.ostendum.app.db.jooq.Tables.JOB;
 import static org.ostendum.app.db.jooq.Tables.PERSON;
 import static org.ostendum.app.db.jooq.Tables.PHOTO;
 
@@ -38,6 +39,24 @@ public class Photos {
                 .join(PERSON)
                 .on(PERSON.ID.eq(PHOTO.ADDED_BY))
                 .where(PHOTO.JOB_ID.eq(jobId))
+                .orderBy(PHOTO.ID)
+                .fetch(r -> new PhotoName(
+                        r.get(PHOTO.ID),
+                        r.get(PHOTO.NAME),
+                        r.get(PHOTO.WIDTH),
+                        r.get(PHOTO.HEIGHT),
+                        r.get(PERSON.NAME)));
+    }
+
+    /** @return names of every photo taken at jobs on a battery, oldest first */
+    public List<PhotoName> ofBattery(long batteryId) {
+        return sql.select(PHOTO.ID, PHOTO.NAME, PHOTO.WIDTH, PHOTO.HEIGHT, PERSON.NAME)
+                .from(PHOTO)
+                .join(PERSON)
+                .on(PERSON.ID.eq(PHOTO.ADDED_BY))
+                .join(JOB)
+                .on(JOB.ID.eq(PHOTO.JOB_ID))
+                .where(JOB.BATTERY_ID.eq(batteryId))
                 .orderBy(PHOTO.ID)
                 .fetch(r -> new PhotoName(
                         r.get(PHOTO.ID),

@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.app.life.Lives.Life;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.life.Budget;
+import org.ostendum.core.life.RepairOrReplace;
 import org.ostendum.core.life.Stress;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -50,7 +51,8 @@ class BudgetController {
             LocalDate late,
             double money,
             @Nullable Double perKwh,
-            double eaten) {}
+            double eaten,
+            @Nullable RepairOrReplace repair) {}
 
     /** A bar of the chart. */
     record Bar(double x, double width, double y, double height, double otherY, double otherHeight, String label) {}
@@ -117,7 +119,8 @@ class BudgetController {
                 in(today, life.forecast().quantile(0.9)),
                 life.money(),
                 life.perKilowattHour(),
-                life.eaten());
+                life.eaten(),
+                life.repair());
     }
 
     private static LocalDate in(LocalDate today, double years) {

@@ -15,6 +15,7 @@ import org.ostendum.app.battery.LedgerLine;
 import org.ostendum.app.capacity.CapacityTest;
 import org.ostendum.app.capacity.CapacityTests;
 import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.job.Photos;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.ledger.LedgerEntry;
 import org.ostendum.app.life.LifeDocument.Part;
@@ -47,15 +48,23 @@ class LifeStory {
     private final CapacityTests tests;
     private final Signing signing;
     private final PastCheck past;
+    private final Photos photos;
 
     LifeStory(
-            Ledger ledger, BatteryStates states, Rounds rounds, CapacityTests tests, Signing signing, PastCheck past) {
+            Ledger ledger,
+            BatteryStates states,
+            Rounds rounds,
+            CapacityTests tests,
+            Signing signing,
+            PastCheck past,
+            Photos photos) {
         this.ledger = ledger;
         this.states = states;
         this.rounds = rounds;
         this.tests = tests;
         this.signing = signing;
         this.past = past;
+        this.photos = photos;
     }
 
     LifeDocument of(Battery battery, Words words) {
@@ -94,6 +103,13 @@ class LifeStory {
                         EntryKind.RELEASED,
                         EntryKind.STORED,
                         EntryKind.NOTE),
+                words);
+        add(
+                parts,
+                "life.part.photos",
+                photos.ofBattery(battery.id()).stream()
+                        .map(photo -> words.text("life.photo", photo.name(), photo.addedBy()))
+                        .toList(),
                 words);
         add(parts, "life.part.overrides", overrides(entries, words), words);
         add(parts, "life.part.signatures", signatures(battery, words), words);

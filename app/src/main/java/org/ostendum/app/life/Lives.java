@@ -26,6 +26,7 @@ import org.ostendum.core.life.LifeForecast;
 import org.ostendum.core.life.LifeForecast.Tested;
 import org.ostendum.core.life.MoneySums;
 import org.ostendum.core.life.Prices;
+import org.ostendum.core.life.RepairOrReplace;
 import org.ostendum.core.life.Stress;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
@@ -77,7 +78,8 @@ class Lives {
             List<Tested> tests,
             LifeForecast forecast,
             @Nullable Prices prices,
-            double tariff) {
+            double tariff,
+            int badCells) {
 
         /** @return what a new one costs, less what this one's core brings; 0 where nobody has said */
         double money() {
@@ -107,7 +109,14 @@ class Lives {
 
         Life under(Stress now) {
             LifeForecast other = LifeForecast.of(years, stress.partAYear(cycles), now.partAYear(cycles), tests);
-            return new Life(battery, years, stress, cycles, tests, other, prices, tariff);
+            return new Life(battery, years, stress, cycles, tests, other, prices, tariff, badCells);
+        }
+
+        /** @return whether its bad cells are worth their repair; null where it has none, or nobody has said what it costs */
+        @Nullable
+        RepairOrReplace repair() {
+            int done = (int) Math.min(5000, stress.cyclesAYear() * years);
+            return prices == null || badCells == 0 ? null : RepairOrReplace.of(prices, done, badCells);
         }
     }
 
@@ -156,7 +165,8 @@ class Lives {
                 tested,
                 LifeForecast.of(years, part, part, tested),
                 prices,
-                tariff(state.rules()));
+                tariff(state.rules()),
+                state.cellsToRenew().size());
     }
 
     private static double tariff(Rules rules) {

@@ -17,6 +17,7 @@ import org.ostendum.app.procedure.DoneAt;
 import org.ostendum.app.procedure.SiteProcedures;
 import org.ostendum.app.round.OpenRounds;
 import org.ostendum.app.state.BatteryStates;
+import org.ostendum.app.storage.Storing;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.next.NextThing;
 import org.ostendum.core.next.NextThings;
@@ -35,6 +36,8 @@ class MineController {
     private static final int WATER_TOLD = 6;
 
     private static final int PLANNED_TOLD = 4;
+    /** Days before what is put away has to be charged. */
+    private static final int STORED_SOON = 7;
 
     private final Batteries batteries;
     private final BatteryStates batteryStates;
@@ -42,6 +45,7 @@ class MineController {
     private final OpenRounds rounds;
     private final SiteProcedures procedures;
     private final PlannedJobs planned;
+    private final Storing storing;
     private final ZoneId zone;
 
     MineController(
@@ -51,6 +55,7 @@ class MineController {
             OpenRounds rounds,
             SiteProcedures procedures,
             PlannedJobs planned,
+            Storing storing,
             ZoneId zone) {
         this.batteries = batteries;
         this.batteryStates = batteryStates;
@@ -58,6 +63,7 @@ class MineController {
         this.rounds = rounds;
         this.procedures = procedures;
         this.planned = planned;
+        this.storing = storing;
         this.zone = zone;
     }
 
@@ -81,6 +87,11 @@ class MineController {
         page.addAttribute("planned", planned.ofPerson(person.login(), batteryStates.instant(), PLANNED_TOLD));
         page.addAttribute("rounds", rounds(all, person));
         page.addAttribute("water", water(all, states, person));
+        page.addAttribute(
+                "stored",
+                storing.lines().stream()
+                        .filter(line -> line.isSoon(STORED_SOON))
+                        .toList());
         page.addAttribute("things", things.stream().limit(THINGS_TOLD).toList());
         page.addAttribute("untold", Math.max(0, things.size() - THINGS_TOLD));
         return "mine/mine";

@@ -39,7 +39,7 @@ class RetireController {
         this.states = states;
     }
 
-    @GetMapping("/batteries/retired")
+    @GetMapping("/retired")
     String retired(Model page) {
         page.addAttribute("place", "fleet");
         page.addAttribute("batteries", batteries.retired());

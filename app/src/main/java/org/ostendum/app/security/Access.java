@@ -97,7 +97,7 @@ public final class Access {
             route(POST, "/batteries/*/aircraft/regulator", WORKERS),
             route(POST, "/batteries/*/aircraft/conversion", WORKERS),
             route(POST, "/batteries/*/aircraft/hours", WORKERS),
-            route(GET, "/batteries/retired", EVERYBODY),
+            route(GET, "/retired", EVERYBODY),
             route(GET, "/batteries/*/retire", LEADS),
             route(POST, "/batteries/*/retire", LEADS),
             route(GET, "/batteries/*/life", EVERYBODY),

@@ -99,7 +99,19 @@ class PracticesTest {
             "cell.jumper",
             "recover.parallel",
             "recover.groups",
-            "test.run-time");
+            "test.run-time",
+            "test.capacity",
+            "test.load",
+            "store.before",
+            "store.while",
+            "store.freeze",
+            "recover.outcome",
+            "spill.response",
+            "spill.prevention",
+            "retire",
+            "life",
+            "money",
+            "history");
 
     private static List<Matcher> lines() throws IOException {
         return Files.readAllLines(TABLE).stream()

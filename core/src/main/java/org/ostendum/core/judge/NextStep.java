@@ -21,7 +21,7 @@ public enum NextStep {
     WATER("water"),
     ADJUST_ACID("acid-adjust"),
     MOVE_TAP("rotate-blocks"),
-    TEST_CAPACITY(null),
+    TEST_CAPACITY("capacity"),
     TAKE_ROUND("round"),
     WASH("wash"),
     NONE(null);

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.battery.Duty;
 import org.ostendum.core.judge.Cells;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.judge.NextStep;
@@ -168,6 +169,7 @@ public final class NextThings {
         if (battery.tests().isRechargeDue()) {
             add(NextStep.CHARGE, Severity.ACT, Message.of("next.charge.tested"));
         }
+        stoodTooLong();
         ChargeRange range = battery.charge();
         double soon = battery.rules().percent(RuleKey.CHARGE_SOON) / 100.0;
         if (battery.full().isNo() && range.isKnown() && range.likely() <= soon) {
@@ -175,6 +177,17 @@ public final class NextThings {
                     NextStep.CHARGE,
                     Severity.ACT,
                     Message.of("next.charge.low", range.percent().percent()));
+        }
+    }
+
+    /** An aircraft's battery loses what it has faster than any other: so many days without a charge are the most. */
+    private void stoodTooLong() {
+        Instant ended = battery.charging().chargeEnded();
+        if (battery.model().duty() == Duty.AIRCRAFT && ended != null && !battery.isCharging()) {
+            Instant due = ended.plus(battery.rules().duration(RuleKey.STORE_CHARGE_AIRCRAFT));
+            if (due.isBefore(battery.asOf())) {
+                add(NextStep.CHARGE, Severity.WATCH, Message.of("next.charge.stood", ended));
+            }
         }
     }
 

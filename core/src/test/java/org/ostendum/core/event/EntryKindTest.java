@@ -9,6 +9,7 @@ import static org.ostendum.core.event.EntryKind.DEFECT_RIGHTED;
 import static org.ostendum.core.event.EntryKind.JOB;
 import static org.ostendum.core.event.EntryKind.LEVEL;
 import static org.ostendum.core.event.EntryKind.MOVED;
+import static org.ostendum.core.event.EntryKind.SIGNED;
 import static org.ostendum.core.event.EntryKind.TEMPERATURE;
 import static org.ostendum.core.event.EntryKind.TEMPERATURE_MAX;
 
@@ -46,7 +47,7 @@ class EntryKindTest {
     @Test
     void whatOtherPartsHaveWrittenIsNotTakenBackWhole() {
         assertThat(those(kind -> !kind.canBeVoided()))
-                .containsExactlyInAnyOrder(CORRECTION, ADDED, MOVED, JOB, DEFECT, DEFECT_RIGHTED);
+                .containsExactlyInAnyOrder(CORRECTION, ADDED, MOVED, JOB, DEFECT, DEFECT_RIGHTED, SIGNED);
         assertThat(EntryKind.BY_HAND).containsAll(EntryKind.BY_LEAD);
     }
 

@@ -143,9 +143,10 @@ class ProcedureFaultsTest {
                         GateKey.COMMISSIONED,
                         GateKey.NOT_FROZEN,
                         GateKey.AIRED,
+                        GateKey.SIGNED,
                         GateKey.RIGHT_VOLTAGE,
                         GateKey.MACHINE_FREE,
                         GateKey.CHARGER_FITS);
-        assertThat(GateKey.values()).allMatch(g -> g.practice().contains("."));
+        assertThat(GateKey.values()).allMatch(g -> g.practice().matches("[a-z]+(\\.[a-z-]+)?"));
     }
 }

@@ -6,8 +6,10 @@ import java.util.Collections;
 import org.junit.jupiter.api.Test;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.job.JobsTest;
+import org.ostendum.app.ledger.LedgerEntry;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.battery.Duty;
+import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.state.BatteryState;
 import org.ostendum.core.state.Stage;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -73,6 +75,18 @@ class CapacityPagesTest extends JobsTest {
         assertThat(tom.page("/batteries/" + battery.code() + "/jobs/issue"))
                 .contains("was emptied by a capacity test and has not been charged full since");
         assertThat(tom.page("/batteries/" + battery.code() + "/ledger")).contains("Capacity tested");
+
+        // Taken back, it counts nowhere any more: neither in the state nor among the tests.
+        int seq = ledger.ofBattery(battery.id(), null, 10).stream()
+                .filter(line -> line.kind() == EntryKind.CAPACITY)
+                .mapToInt(LedgerEntry::seq)
+                .findFirst()
+                .orElseThrow();
+        tom.send("/batteries/" + battery.code() + "/ledger/" + seq + "/take-back", "reason", "The wrong battery.");
+        assertThat(states.stateOf(battery).tests().part()).isNull();
+        assertThat(states.stateOf(battery).tests().isRechargeDue()).isFalse();
+        assertThat(tests.byId(test.id()).orElseThrow().part()).isNull();
+        assertThat(tom.page(address)).contains("Its line was taken back");
     }
 
     private static String volts(int cells, double each) {

@@ -7,12 +7,14 @@ import java.time.Duration;
 import java.util.function.BooleanSupplier;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.openqa.selenium.By;
 import org.ostendum.app.capacity.CapacityTest.EndKind;
 import org.ostendum.app.device.FakeEquipment;
 import org.ostendum.app.device.LoadBanks;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.state.BatteryStates;
+import org.ostendum.app.support.Browser;
 import org.ostendum.app.support.EquipmentSite;
 import org.ostendum.app.support.FakeLineTest;
 import org.ostendum.core.battery.Duty;
@@ -22,6 +24,7 @@ import org.ostendum.core.capacity.TestSheet;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.quantity.Celsius;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.test.context.TestPropertySource;
 
 /** Capacity tests by the load bank, and what may happen between it and the application, in the test's own time. */
@@ -30,6 +33,9 @@ import org.springframework.test.context.TestPropertySource;
 class LoadBankTest {
     private static final TestSheet SHEET = new TestSheet(
             TestKind.SIX_HOURS, Duty.MOTIVE, new Amperes(100), Duration.ofHours(6), 18, 1, Celsius.of(25));
+
+    @LocalServerPort
+    private int port;
 
     @Autowired
     private EquipmentSite site;
@@ -85,6 +91,18 @@ class LoadBankTest {
         CapacityTest test = begun("T-4");
         assertThat(passUntil(Duration.ofHours(3), () -> testing.course(test).ampHours() > 280))
                 .isTrue();
+        try (Browser hand = new Browser(port, 1280, 800)) {
+            hand.signIn("tom");
+            hand.go("/capacity/" + test.id());
+            assertThat(hand.text("#said")).contains("to go", "Cut-off likely at", "the lowest");
+            assertThat(hand.driver().findElements(By.cssSelector("#course svg polyline")))
+                    .hasSizeGreaterThanOrEqualTo(2);
+            String before = hand.text("#course .meter");
+            passUntil(Duration.ofMinutes(12), () -> false);
+            // The page moves by itself while the bank draws.
+            hand.wait(Duration.ofSeconds(20))
+                    .until(d -> !hand.text("#course .meter").equals(before));
+        }
         Ends ends = testing.course(test).ends().orElseThrow();
         assertThat(testing.course(test).worstLead()).isPresent();
         assertThat(passUntil(Duration.ofHours(6), () -> !test(test.id()).isOpen()))

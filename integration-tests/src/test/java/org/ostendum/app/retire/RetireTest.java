@@ -47,7 +47,7 @@ class RetireTest extends JobsTest {
         assertThat(batteries.all()).noneMatch(b -> b.id() == battery.id());
         assertThat(batteries.byCode(battery.code())).isPresent();
         assertThat(tom.page("/fleet?find=" + battery.code())).doesNotContain(">" + battery.code() + "<");
-        assertThat(tom.page("/batteries/retired")).contains(battery.code());
+        assertThat(tom.page("/retired")).contains(battery.code());
         assertThat(tom.page("/find?q=" + battery.code())).contains(battery.code());
         assertThat(tom.page("/batteries/" + battery.code() + "/ledger")).contains("Worn out.");
         assertThat(tom.page("/batteries/" + battery.code() + "/jobs/charge")).contains("has left the site");
