@@ -1,6 +1,5 @@
 package org.ostendum.app.life;
 
-import java.time.Duration;
 import java.time.LocalDate;
 import java.time.YearMonth;
 import java.util.ArrayList;
@@ -46,9 +45,9 @@ class BudgetController {
     /** A line of the table. */
     record Line(
             Life life,
-            LocalDate likely,
-            LocalDate early,
-            LocalDate late,
+            YearMonth likely,
+            YearMonth early,
+            YearMonth late,
             double money,
             @Nullable Double perKwh,
             double eaten,
@@ -79,7 +78,7 @@ class BudgetController {
         page.addAttribute("other", other);
         page.addAttribute("eaten", all.stream().mapToDouble(Life::eaten).sum());
         page.addAttribute("bars", bars(now, other, YearMonth.from(today), words));
-        page.addAttribute("most", words.money(most(now, other)));
+        page.addAttribute("most", words.roughMoney(most(now, other)));
         page.addAttribute("viewBox", "0 0 " + WIDTH + " " + HEIGHT);
         return "life/budget";
     }
@@ -123,8 +122,8 @@ class BudgetController {
                 life.repair());
     }
 
-    private static LocalDate in(LocalDate today, double years) {
-        return today.plusDays(Duration.ofHours(Math.round(years * 365.25 * 24)).toDays());
+    private static YearMonth in(LocalDate today, double years) {
+        return YearMonth.from(today.plusDays(Math.round(years * 365.25)));
     }
 
     private static double most(Budget now, Budget other) {

@@ -205,6 +205,11 @@ public final class Words {
         return (String.format(locale, "%,.2f", amount) + " " + currency).strip();
     }
 
+    /** "1,250 EUR": an estimate, which nobody pays to the cent. */
+    public String roughMoney(double amount) {
+        return (String.format(locale, "%,.0f", amount) + " " + currency).strip();
+    }
+
     /** "8.48 V". */
     public String volts(Volts volts) {
         return String.format(locale, "%.2f V", volts.volts());

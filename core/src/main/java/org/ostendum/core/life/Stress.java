@@ -3,7 +3,7 @@ package org.ostendum.core.life;
 import org.ostendum.core.quantity.OutOfRange;
 
 /**
- * How hard a battery is used, and what that takes of its life in a year. Rules of thumb: so many cycles to 80 % of depth at 25 °C make a
+ * How hard a battery is used, and what that takes of its life in a year. Rules of thumb: so many cycles to 80 % of depth at 30 °C make a
  * life, or so many years standing by; heat halves life for each 10 K; a deeper cycle takes more than its share; thirst and charges ended
  * short eat the rest. Practice {@code life}.
  *
@@ -18,7 +18,7 @@ public record Stress(double cyclesAYear, double depth, double celsius, double th
     private static final double STATED_DEPTH = 0.8;
 
     private static final double DEEPER = 1.2;
-    private static final double STATED_CELSIUS = 25;
+    private static final double STATED_CELSIUS = 30;
     private static final double KELVINS_TO_HALVE = 10;
     /** Years that it would last standing by. */
     private static final double YEARS = 10;

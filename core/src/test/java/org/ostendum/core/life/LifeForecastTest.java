@@ -10,15 +10,15 @@ import org.ostendum.core.life.LifeForecast.Tested;
 import org.ostendum.core.quantity.OutOfRange;
 
 class LifeForecastTest {
-    private static final Stress USUAL = new Stress(250, 0.7, 25, 0, 0);
+    private static final Stress USUAL = new Stress(250, 0.7, 30, 0, 0);
 
     @Test
     void heatHalvesALifeForEachTenKelvins() {
         double usual = USUAL.partAYear(1500);
         assertThat(usual).isBetween(0.2, 0.28);
-        assertThat(new Stress(250, 0.7, 35, 0, 0).partAYear(1500)).isCloseTo(2 * usual, within(1e-9));
-        assertThat(new Stress(250, 0.7, 25, 0.5, 0.25).partAYear(1500)).isCloseTo(1.7 * usual, within(1e-9));
-        assertThat(new Stress(250, 0.9, 25, 0, 0).partAYear(1500)).isGreaterThan(usual);
+        assertThat(new Stress(250, 0.7, 40, 0, 0).partAYear(1500)).isCloseTo(2 * usual, within(1e-9));
+        assertThat(new Stress(250, 0.7, 30, 0.5, 0.25).partAYear(1500)).isCloseTo(1.7 * usual, within(1e-9));
+        assertThat(new Stress(250, 0.9, 30, 0, 0).partAYear(1500)).isGreaterThan(usual);
         assertThat(USUAL.cooler(10).partAYear(1500)).isCloseTo(usual / 2, within(1e-9));
     }
 

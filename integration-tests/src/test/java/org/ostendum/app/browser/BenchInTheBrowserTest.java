@@ -60,7 +60,7 @@ class BenchInTheBrowserTest extends ApplicationTest {
     void theGroupsOfASixByEightPackAreDrawn() {
         tom.go("/batteries/G-07/wake?charger=12");
         assertThat(tom.driver().findElements(By.cssSelector("figure.wake svg"))).isNotEmpty();
-        assertThat(tom.text("#content")).contains("30 min");
+        assertThat(tom.text("#content")).contains("half an hour");
     }
 
     @Test
