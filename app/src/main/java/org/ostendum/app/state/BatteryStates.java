@@ -130,7 +130,8 @@ public class BatteryStates {
                 room == null ? null : measured.room(room).orElse(null),
                 battery.machineId() == null ? List.of() : ofMachines.getOrDefault(battery.machineId(), List.of()),
                 taken.job(),
-                taken.machine());
+                taken.machine(),
+                taken.complained());
     }
 
     public BatteryState stateOf(Battery battery) {

@@ -1,16 +1,21 @@
 package org.ostendum.app.state;
 
 import static org.ostendum.app.db.jooq.Tables.CAPACITY_TEST;
+import static org.ostendum.app.db.jooq.Tables.COMPLAINT;
 import static org.ostendum.app.db.jooq.Tables.JOB;
 import static org.ostendum.app.db.jooq.Tables.MACHINE;
 
+import java.time.Instant;
 import java.util.HashMap;
 import java.util.Map;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
-/** What open jobs and discharge tests keep from other work: batteries that lie open or in pieces, and those that are being fetched for a machine. */
+/**
+ * What open jobs, discharge tests and complaints say of batteries: those that lie open, in pieces or under load, those that are being fetched
+ * for a machine, and those that somebody complains of.
+ */
 @Repository
 class InHand {
     private final DSLContext sql;
@@ -22,12 +27,16 @@ class InHand {
     /**
      * @param job title of one that has it in hand; null for none
      * @param machine code of one for which it is being fetched; null for none
+     * @param complained since when a complaint about it is open; null for none
      */
-    record Taken(@Nullable String job, @Nullable String machine) {
-        static final Taken NOT = new Taken(null, null);
+    record Taken(@Nullable String job, @Nullable String machine, @Nullable Instant complained) {
+        static final Taken NOT = new Taken(null, null, null);
 
         Taken and(Taken other) {
-            return new Taken(other.job == null ? job : other.job, other.machine == null ? machine : other.machine);
+            return new Taken(
+                    other.job == null ? job : other.job,
+                    other.machine == null ? machine : other.machine,
+                    other.complained == null ? complained : other.complained);
         }
     }
 
@@ -44,11 +53,16 @@ class InHand {
                 .where(JOB.OPEN_KEY.isNotNull())
                 .and(JOB.BATTERY_ID.isNotNull())
                 .orderBy(JOB.ID)
-                .forEach(job -> taken.merge(job.value1(), new Taken(job.value2(), job.value3()), Taken::and));
+                .forEach(job -> taken.merge(job.value1(), new Taken(job.value2(), job.value3(), null), Taken::and));
         sql.select(CAPACITY_TEST.OPEN_BATTERY_ID)
                 .from(CAPACITY_TEST)
                 .where(CAPACITY_TEST.OPEN_BATTERY_ID.isNotNull())
-                .forEach(test -> taken.merge(test.value1(), new Taken(TEST, null), Taken::and));
+                .forEach(test -> taken.merge(test.value1(), new Taken(TEST, null, null), Taken::and));
+        sql.select(COMPLAINT.BATTERY_ID, COMPLAINT.SAID_AT)
+                .from(COMPLAINT)
+                .where(COMPLAINT.ENDED_AT.isNull())
+                .orderBy(COMPLAINT.ID.desc())
+                .forEach(said -> taken.merge(said.value1(), new Taken(null, null, said.value2()), Taken::and));
         return taken;
     }
 }

@@ -58,6 +58,7 @@ public final class NextThings {
         levels();
         findings();
         bridged();
+        complaint();
         charge();
         care();
         takeAwayWhatCannotBe();
@@ -129,6 +130,14 @@ public final class NextThings {
                     step,
                     finding.finding().severity(),
                     acted ? Message.of("next.since." + step) : finding.finding().sentence());
+        }
+    }
+
+    /** What a driver says is worked up while he remembers. */
+    private void complaint() {
+        Instant since = battery.complainedOf();
+        if (since != null) {
+            add(NextStep.WORK_UP, Severity.WATCH, Message.of("next.work-up.why", since));
         }
     }
 

@@ -246,6 +246,11 @@ public final class BatteryState {
         return around.promisedTo();
     }
 
+    /** @return since when a driver's complaint about it waits to be worked up; null for none */
+    public @Nullable Instant complainedOf() {
+        return around.complainedOf();
+    }
+
     /** @return whether it goes to work next without more ado: full, cool, whole, and nothing has to be done before */
     public boolean isFitForWork() {
         return phase() == Phase.READY

@@ -1,5 +1,6 @@
 package org.ostendum.core.state;
 
+import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.quantity.Celsius;
@@ -13,14 +14,26 @@ import org.ostendum.core.quantity.Celsius;
  * @param ofMachine open defects of the machine it is in
  * @param inHand title of an open job that has taken it in hand, so that nothing else is done with it; null for none
  * @param promisedTo code of a machine for which it is being fetched; null for none
+ * @param complainedOf since when a driver's complaint about it waits to be worked up; null for none
  */
 public record Surroundings(
         @Nullable Celsius battery,
         @Nullable Celsius room,
         List<OpenDefect> ofMachine,
         @Nullable String inHand,
-        @Nullable String promisedTo) {
+        @Nullable String promisedTo,
+        @Nullable Instant complainedOf) {
     public static final Surroundings NOTHING = new Surroundings(null, null, List.of(), null, null);
+
+    /** Of a battery that nobody complains of. */
+    public Surroundings(
+            @Nullable Celsius battery,
+            @Nullable Celsius room,
+            List<OpenDefect> ofMachine,
+            @Nullable String inHand,
+            @Nullable String promisedTo) {
+        this(battery, room, ofMachine, inHand, promisedTo, null);
+    }
 
     public Surroundings {
         ofMachine = List.copyOf(ofMachine);

@@ -15,6 +15,9 @@ import org.ostendum.core.complaint.Look;
 import org.ostendum.core.complaint.Look.Outcome;
 import org.ostendum.core.complaint.WorkUp;
 import org.ostendum.core.defect.DefectKind;
+import org.ostendum.core.judge.NextStep;
+import org.ostendum.core.next.NextThing;
+import org.ostendum.core.next.NextThings;
 import org.ostendum.core.state.OpenDefect;
 import org.springframework.beans.factory.annotation.Autowired;
 
@@ -52,6 +55,9 @@ class ComplaintTest extends JobsTest {
         assertThat(tom.page(address)).contains("Crawls up the ramp.", "What may stand behind it");
         assertThat(tom.page("/batteries/" + battery.code())).contains("A driver complains: Slow engine start");
         assertThat(tom.page("/jobs")).contains(address);
+        assertThat(NextThings.of(battery.code(), states.stateOf(battery)))
+                .extracting(NextThing::step)
+                .contains(NextStep.WORK_UP);
         WorkUp workUp = workUps.workUp(said);
         while (!workUp.isDone()) {
             Look next = workUp.next().orElseThrow();
@@ -65,6 +71,7 @@ class ComplaintTest extends JobsTest {
         tom.send(address + "/end", "cause", workUp.causes().get(0).cause().name());
         assertThat(complaints.openOf(battery.id())).isEmpty();
         List<OpenDefect> defects = states.stateOf(battery).defects();
+        assertThat(states.stateOf(battery).complainedOf()).isNull();
         assertThat(defects).extracting(OpenDefect::kind).containsExactly(DefectKind.LOOSE_POST);
         assertThat(tom.page("/batteries/" + battery.code()))
                 .contains("Complaint “Slow engine start” worked up")
