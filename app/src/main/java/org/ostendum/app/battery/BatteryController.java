@@ -12,6 +12,7 @@ import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.NewEntry;
 import org.ostendum.app.plan.PlannedJobs;
 import org.ostendum.app.state.BatteryRecord;
+import org.ostendum.app.storage.Storing;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.people.Person;
@@ -35,6 +36,7 @@ class BatteryController {
     private final PlannedJobs planned;
     private final Complaints complaints;
     private final CapacityTests tests;
+    private final Storing storing;
 
     BatteryController(
             BatteryViews views,
@@ -42,13 +44,15 @@ class BatteryController {
             BatteryRecord batteryRecord,
             PlannedJobs planned,
             Complaints complaints,
-            CapacityTests tests) {
+            CapacityTests tests,
+            Storing storing) {
         this.views = views;
         this.reading = reading;
         this.batteryRecord = batteryRecord;
         this.planned = planned;
         this.complaints = complaints;
         this.tests = tests;
+        this.storing = storing;
     }
 
     @GetMapping("/batteries/{battery}")
@@ -62,6 +66,7 @@ class BatteryController {
         page.addAttribute("place", "fleet");
         page.addAttribute("view", views.view(battery, words));
         page.addAttribute("complaint", complaints.openOf(battery.id()).orElse(null));
+        page.addAttribute("stored", storing.lineOf(battery).orElse(null));
         page.addAttribute("test", tests.openOf(battery.id()).orElse(null));
         page.addAttribute("planned", planned.ofBattery(battery.code(), words.now(), PLANNED_TOLD));
         page.addAttribute("form", form);

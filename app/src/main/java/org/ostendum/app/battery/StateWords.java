@@ -9,6 +9,7 @@ import org.ostendum.core.state.BatteryState;
 import org.ostendum.core.state.ChargeRange;
 import org.ostendum.core.state.Full;
 import org.ostendum.core.state.Heat;
+import org.ostendum.core.state.Stage;
 
 /** What is known of a battery now, in a few sentences, each with its evidence and its age. */
 final class StateWords {
@@ -18,6 +19,10 @@ final class StateWords {
         List<String> told = new ArrayList<>();
         if (!state.stage().isUsable() || state.heldFor() != null) {
             told.add(words.text("state.stage." + state.stage(), state.heldFor() == null ? "" : state.heldFor()));
+        }
+        Instant put = state.stageSince();
+        if (state.stage() == Stage.STORED && put != null) {
+            told.add(words.text("state.stored", put));
         }
         told.add(phase(state, words));
         if (!state.isCharging()) {

@@ -27,7 +27,6 @@ import org.ostendum.core.people.Person;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.quantity.SpecificGravity;
-import org.ostendum.core.state.Stage;
 import org.ostendum.core.storage.Climate;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -78,16 +77,12 @@ class StorageController {
                 storing.lines().stream()
                         .map(line -> new Drawn(line, OutlookDrawing.of(line.outlook(), today)))
                         .toList());
-        page.addAttribute("dry", storing.dry());
+        Storing.Others others = storing.others();
+        page.addAttribute("dry", others.dry());
         page.addAttribute("planned", layUps.open());
         page.addAttribute("sheds", stays.places());
         page.addAttribute("supplies", Supply.values());
-        page.addAttribute(
-                "free",
-                batteries.all().stream()
-                        .filter(b -> states.stateOf(b).stage() == Stage.IN_SERVICE)
-                        .map(Battery::code)
-                        .toList());
+        page.addAttribute("free", others.inService());
         page.addAttribute("form", form);
         page.addAttribute("csv", csv);
         page.addAttribute("faults", form.faults());

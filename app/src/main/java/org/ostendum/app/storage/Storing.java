@@ -10,6 +10,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
@@ -125,6 +126,13 @@ public class Storing {
         return lines;
     }
 
+    /** @return how a battery fares that is put away; empty for any other */
+    public Optional<Line> lineOf(Battery battery) {
+        return lines().stream()
+                .filter(line -> line.battery().id() == battery.id())
+                .findFirst();
+    }
+
     private static boolean isStored(@Nullable Stay stay) {
         return stay != null && !stay.isPlanned();
     }
@@ -223,16 +231,26 @@ public class Storing {
     /** A battery shipped dry, and how long it keeps so. */
     public record Dry(Battery battery, LocalDate keepsUntil) {}
 
-    public List<Dry> dry() {
-        return batteries.all().stream()
-                .filter(b -> states.stateOf(b).stage() == Stage.DRY)
-                .map(b -> new Dry(
-                        b,
-                        (b.madeOn() == null ? b.inServiceOn() : b.madeOn())
-                                .plusDays(states.rulesFor(b)
-                                        .value(RuleKey.STORE_DRY)
-                                        .intValue())))
-                .toList();
+    /** What can be put away and what was shipped dry, asked in one go. */
+    public record Others(List<String> inService, List<Dry> dry) {}
+
+    public Others others() {
+        List<Battery> all = batteries.all();
+        Map<Long, BatteryState> known = states.statesOf(all);
+        List<String> inService = new ArrayList<>();
+        List<Dry> dry = new ArrayList<>();
+        for (Battery battery : all) {
+            BatteryState state = Objects.requireNonNull(known.get(battery.id()));
+            if (state.stage() == Stage.IN_SERVICE) {
+                inService.add(battery.code());
+            } else if (state.stage() == Stage.DRY) {
+                LocalDate made = battery.madeOn() == null ? battery.inServiceOn() : battery.madeOn();
+                dry.add(new Dry(
+                        battery,
+                        made.plusDays(state.rules().value(RuleKey.STORE_DRY).intValue())));
+            }
+        }
+        return new Others(inService, dry);
     }
 
     /** Somebody looked in. It goes into the ledger with what he saw. */

@@ -27,7 +27,6 @@ import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rulebook;
 import org.ostendum.core.state.BatteryState;
 import org.ostendum.core.state.CellWater;
-import org.ostendum.core.state.Stage;
 import org.ostendum.core.state.WaterDue;
 import org.ostendum.core.water.WaterQuality;
 import org.springframework.stereotype.Service;
@@ -130,17 +129,17 @@ class WateringViews {
         Rulebook book = batteryStates.rulebook();
         Map<Long, BatteryState> states = batteryStates.statesOf(all, book);
         return all.stream()
-                .filter(battery -> isWatered(
-                        Objects.requireNonNull(states.get(battery.id())).stage()))
+                .filter(battery -> isWatered(Objects.requireNonNull(states.get(battery.id()))))
                 .map(battery -> stop(battery, Objects.requireNonNull(states.get(battery.id()))))
                 .sorted(Comparator.comparing(Stop::daysLeft)
                         .thenComparing(s -> s.battery().code()))
                 .toList();
     }
 
-    private static boolean isWatered(Stage stage) {
-        return switch (stage) {
-            case IN_SERVICE, HELD, STORED -> true;
+    private static boolean isWatered(BatteryState state) {
+        return switch (state.stage()) {
+            case IN_SERVICE, HELD -> true;
+            case STORED -> !state.lowCells().isEmpty();
             case ORDERED, DRY, COMMISSIONING, RETIRED -> false;
         };
     }

@@ -202,6 +202,10 @@ public final class NextThings {
 
     private void care() {
         Instant now = battery.asOf();
+        if (battery.stage() == Stage.STORED) {
+            // What is put away goes by its look-ins and its latest charge, not by the calendar of work.
+            return;
+        }
         if (battery.model().kind().hasCaps()) {
             if (things.keySet().stream().noneMatch(NextThings::endsInReadings)) {
                 roundDue(now);

@@ -23,13 +23,14 @@ public record WaterDue(Instant at, Basis basis, @Nullable Instant from, Duration
         RULE
     }
 
-    /** @return null where neither water nor a look into all cells is on record */
+    /** @return null where neither water nor a look into all cells is on record, and for what is put away with its cells right */
     static @Nullable WaterDue of(BatteryState state) {
         if (!state.lowCells().isEmpty()) {
             return new WaterDue(state.asOf(), Basis.LEVELS, null, Duration.ZERO);
         }
         Instant from = filled(state);
-        if (from == null) {
+        // What is put away splits no water: there is none to make up for.
+        if (from == null || state.stage() == Stage.STORED) {
             return null;
         }
         Duration interval =

@@ -14,7 +14,9 @@ import org.ostendum.core.judge.Message;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.measure.Level;
 import org.ostendum.core.measure.RoundState;
+import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.rulebook.Severity;
+import org.ostendum.core.state.Surroundings;
 import org.ostendum.core.state.Told;
 
 class NextThingsTest {
@@ -151,5 +153,37 @@ class NextThingsTest {
     void aTopIsWashedEachYear(int washed, boolean due) {
         Told told = Told.inOrder().and(new BatteryEvent.Washed(Told.hoursAgo(24 * washed)));
         assertThat(steps(told)).isEqualTo(due ? List.of(NextStep.WASH) : List.of());
+    }
+
+    /** What is put away splits no water and does no work: the calendar of work says nothing of it. */
+    @Test
+    void whatIsPutAwayIsNotWateredOrReadByTheCalendar() {
+        Told forgotten = Told.nothing()
+                .watered(2420, 500)
+                .charged(2400, 170)
+                .read(2398, RoundState.FULL_CHARGE, 1285, 1284, 1286, 1285, 1284, 1285);
+        assertThat(steps(forgotten)).contains(NextStep.TAKE_ROUND);
+        assertThat(forgotten.state().waterDue()).isNotNull();
+        Told stored = forgotten.and(new BatteryEvent.PutInStore(Told.hoursAgo(2300)));
+        assertThat(steps(stored)).doesNotContain(NextStep.TAKE_ROUND, NextStep.WATER, NextStep.WASH);
+        assertThat(stored.state().waterDue()).isNull();
+    }
+
+    @Test
+    void whatWasEmptiedByATestIsChargedAtOnce() {
+        Told tested = Told.inOrder().and(new BatteryEvent.CapacityTested(Told.hoursAgo(3), AmpHours.of(120), 0.84));
+        assertThat(tested.state().tests().isRechargeDue()).isTrue();
+        assertThat(tested.state().tests().part()).isEqualTo(0.84);
+        assertThat(things(tested)).anySatisfy(thing -> {
+            assertThat(thing.step()).isEqualTo(NextStep.CHARGE);
+            assertThat(thing.reason().key()).isEqualTo("next.charge.tested");
+        });
+        assertThat(tested.charged(1, 170).state().tests().isRechargeDue()).isFalse();
+    }
+
+    @Test
+    void whatADriverSaysIsWorkedUp() {
+        Told complained = Told.inOrder().around(new Surroundings(null, null, List.of(), null, null, Told.hoursAgo(2)));
+        assertThat(steps(complained)).containsExactly(NextStep.WORK_UP);
     }
 }
