@@ -77,6 +77,14 @@ class PlanTest extends JobsTest {
         Plan plan = runs.plan(run.id()).orElseThrow();
         assertThat(PlanChecker.check(problem, plan)).isEmpty();
         assertThat(plan.jobs(Task.CHARGE)).isNotEmpty();
+        // A car that is put away needs no battery, and its battery none of the room's time.
+        assertThat(problem.machines())
+                .extracting(PlanProblem.Machine::code)
+                .contains("C1")
+                .doesNotContain("C13");
+        assertThat(problem.batteries())
+                .extracting(PlanProblem.PoolBattery::code)
+                .doesNotContain("G-13");
         for (PlanProblem.PoolBattery b : problem.batteries()) {
             Battery battery = batteries.byCode(b.code()).orElseThrow();
             BatteryState state = states.stateOf(battery);

@@ -34,6 +34,7 @@ import org.ostendum.core.rulebook.Rulebook;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.state.BatteryState;
 import org.ostendum.core.state.OnCharge;
+import org.ostendum.core.state.Stage;
 import org.springframework.stereotype.Service;
 
 /** The house as a room to be planned, from the live state: what runs is a fact, what is pinned stays. */
@@ -83,8 +84,11 @@ public class HouseProblem {
         Rulebook book = batteryStates.rulebook();
         Rules site = book.siteRules();
         List<Mishap> wrong = mishaps.notOver(from);
-        List<Battery> all = batteries.all();
-        Map<Long, BatteryState> states = batteryStates.statesOf(all, book);
+        List<Battery> everyOne = batteries.all();
+        Map<Long, BatteryState> states = batteryStates.statesOf(everyOne, book);
+        List<Battery> all = everyOne.stream()
+                .filter(battery -> isPlanned(Objects.requireNonNull(states.get(battery.id()))))
+                .toList();
         List<RoomPlan> plans = chargers.plans();
         List<Machine> needs = machines.machines(all, from, until, wrong);
         List<Pairing> pairs = chargers.pairings(all, states, plans, book, from).stream()
@@ -128,6 +132,11 @@ public class HouseProblem {
                 prices(Tariff.of(site, zone), from, until.plus(PRICED_BEYOND)),
                 new Times((int) site.duration(RuleKey.COOLING).toMinutes(), CHANGE_MINUTES, PLUG_MINUTES),
                 weights.all());
+    }
+
+    /** What is put away works for nobody, and nobody waits for the car that it stands in; while it charges its charger is taken. */
+    private static boolean isPlanned(BatteryState state) {
+        return state.stage() != Stage.STORED || state.isCharging();
     }
 
     private static boolean is(Kind kind, Battery battery, List<Mishap> wrong) {
