@@ -25,6 +25,7 @@ import org.ostendum.core.capacity.TestCourse;
 import org.ostendum.core.capacity.TestResult;
 import org.ostendum.core.capacity.TestRow;
 import org.ostendum.core.event.BatteryEvent;
+import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.quantity.AmpHours;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -33,6 +34,9 @@ import tools.jackson.databind.node.ObjectNode;
 /** A running test: what is read goes in, its end goes into the battery's ledger, and with that the recharge is due. */
 @Service
 class Testing {
+    /** Broken off sooner than this without a reading, the load was not on. */
+    private static final Duration SOON_OFF = Duration.ofMinutes(5);
+
     private final CapacityTests tests;
     private final Batteries batteries;
     private final BatteryRecord record;
@@ -107,15 +111,39 @@ class Testing {
                     .ifPresent(alarm -> alarms.ring(alarm, new Belongs(test.batteryId(), null, null)));
         }
         long writer = by == null ? beginner(test) : by;
-        AmpHours taken = result.map(TestResult::measured).orElse(AmpHours.of(0));
         Instant written = at.isAfter(now) ? now : at;
-        BatteryEvent event = part == null
-                ? new BatteryEvent.Worked(written, taken)
-                : new BatteryEvent.CapacityTested(written, taken, Math.round(part * 1000) / 1000.0);
-        NewEntry line = LedgerEvents.entry(event, writer, reason).with(payload(test, result, part));
-        tests.told(test.id(), record.record(battery, List.of(line)).get(0));
+        NewEntry line = part == null
+                ? brokenOff(test, course, reason, writer, now)
+                : LedgerEvents.entry(
+                        new BatteryEvent.CapacityTested(
+                                written,
+                                result.map(TestResult::measured).orElse(AmpHours.of(0)),
+                                Math.round(part * 1000) / 1000.0),
+                        writer,
+                        reason);
+        tests.told(
+                test.id(),
+                record.record(battery, List.of(line.with(payload(test, reason, result, part))))
+                        .get(0));
         live.changed();
         return true;
+    }
+
+    /** What was drawn up to the end, the stretch after the last reading with it; a load that never came on has drawn nothing. */
+    private static NewEntry brokenOff(CapacityTest test, TestCourse course, String reason, long writer, Instant now) {
+        Instant off = test.interruptedAt() == null ? now : test.interruptedAt();
+        Duration under = Duration.between(test.begunAt(), off);
+        boolean neverOn =
+                course.rows().isEmpty() && (test.byBank() ? test.bankStart() == null : under.compareTo(SOON_OFF) < 0);
+        if (neverOn) {
+            return NewEntry.of(EntryKind.NOTE, now, writer, null, reason);
+        }
+        double read = course.last().map(TestRow::hours).orElse(0.0);
+        double since = Math.max(0, under.toSeconds() / 3600.0 - read);
+        double most = 1.5 * test.sheet().rated().ampHours();
+        double taken = Math.min(
+                most, course.ampHours() + since * test.sheet().amperes().amperes());
+        return LedgerEvents.entry(new BatteryEvent.Worked(now, AmpHours.of(taken)), writer, reason);
     }
 
     /** The alarm of a cell that reversed stands until its battery has been charged again. */
@@ -138,7 +166,8 @@ class Testing {
         return tests.beginner(test.id());
     }
 
-    private static String payload(CapacityTest test, Optional<TestResult> result, @Nullable Double part) {
+    private static String payload(
+            CapacityTest test, String reason, Optional<TestResult> result, @Nullable Double part) {
         ObjectNode payload = Payload.object();
         payload.put("test", test.id());
         payload.put("kind", test.sheet().kind().name());
@@ -151,8 +180,9 @@ class Testing {
         if (part != null) {
             payload.put("part", Math.round(part * 1000) / 1000.0);
         }
-        if (!test.doubts().isEmpty()) {
-            payload.put("remark", test.doubts());
+        String remark = (test.doubts() + " " + reason).strip();
+        if (!remark.isEmpty()) {
+            payload.put("remark", remark);
         }
         return payload.toString();
     }

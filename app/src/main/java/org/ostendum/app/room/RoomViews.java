@@ -25,6 +25,7 @@ import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.safety.StationState;
 import org.ostendum.core.state.BatteryState;
 import org.ostendum.core.state.BatteryState.Phase;
+import org.ostendum.core.state.Stage;
 import org.springframework.stereotype.Service;
 
 /** Puts together what a room's page shows: the plan with every battery's state, and the next things with their reasons. */
@@ -168,6 +169,9 @@ class RoomViews {
             return words.text("tile.promised", promised);
         } else if (standing.state().inHand() != null) {
             return words.text("tile.in-hand");
+        }
+        if (standing.state().stage() == Stage.STORED) {
+            return words.text("tile.stored");
         }
         if (!standing.things().isEmpty()) {
             NextThing first = standing.things().get(0);

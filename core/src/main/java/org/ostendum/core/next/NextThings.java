@@ -200,6 +200,26 @@ public final class NextThings {
         }
     }
 
+    /** Yearly where lives or standby hang on it; elsewhere on suspicion. Practice {@code test.capacity}. */
+    private void testDue(Instant now) {
+        @Nullable
+        RuleKey rule =
+                switch (battery.model().duty()) {
+                    case AIRCRAFT -> RuleKey.TEST_AIRCRAFT;
+                    case STATIONARY -> RuleKey.TEST_STATIONARY;
+                    case MOTIVE, DEEP_CYCLE -> null;
+                };
+        if (rule == null) {
+            return;
+        }
+        Instant last = battery.tests().at();
+        if (last == null) {
+            add(NextStep.TEST_CAPACITY, Severity.WATCH, Message.of("next.test.never"));
+        } else {
+            due(last, rule, NextStep.TEST_CAPACITY, "next.test.due", now);
+        }
+    }
+
     private void care() {
         Instant now = battery.asOf();
         if (battery.stage() == Stage.STORED) {
@@ -212,6 +232,7 @@ public final class NextThings {
             }
             waterDue(now);
         }
+        testDue(now);
         due(battery.care().washed(), RuleKey.WASH_INTERVAL, NextStep.WASH, "next.wash.due", now);
     }
 
@@ -266,7 +287,7 @@ public final class NextThings {
         Set<NextStep> asked = things.keySet();
         if (battery.isCharging()) {
             asked.removeIf(step -> step.isCharge() || step.isReading());
-            asked.removeAll(Set.of(NextStep.WATER, NextStep.DRAW_OFF, NextStep.WASH));
+            asked.removeAll(Set.of(NextStep.WATER, NextStep.DRAW_OFF, NextStep.WASH, NextStep.TEST_CAPACITY));
         }
         if (!battery.full().isYes()) {
             asked.remove(NextStep.WATER);

@@ -70,6 +70,7 @@ public enum RuleKey {
     STORE_FROST_MARGIN("store.freeze.margin", Unit.CELSIUS, "5", "0", "20", Source.RULE_OF_THUMB),
     STORE_SEALED("store.while.sealed", Unit.DAYS, "180", "60", "365", Source.RULE_OF_THUMB),
     STORE_DRY("store.while.dry", Unit.DAYS, "730", "180", "1500", Source.RULE_OF_THUMB),
+    TEST_STATIONARY("test.capacity.stationary", Unit.DAYS, "365", "90", "1100", Source.RULE_OF_THUMB),
     TEST_AIRCRAFT("test.capacity.aircraft", Unit.DAYS, "365", "30", "730", Source.FAA_AC_43),
     CHARGE_TO_ISSUE("change.choose.charge", Unit.PERCENT, "80", "40", "100", Source.RULE_OF_THUMB),
     CHARGE_SOON("charge.never-discharge-below.soon", Unit.PERCENT, "25", "10", "50", Source.RULE_OF_THUMB),

@@ -112,6 +112,8 @@ class CapacityPagesTest extends JobsTest {
         tom.send("/capacity/" + test.id() + "/stop", "reason", "Wanted on the stage.");
         assertThat(tom.page("/capacity/" + test.id())).contains("Broken off", "Wanted on the stage.");
         assertThat(states.stateOf(battery).inHand()).isNull();
+        // Stopped at once, the load was never on: nothing was taken out of it.
+        assertThat(ledger.ofBattery(battery.id(), null, 1).get(0).kind()).isEqualTo(EntryKind.NOTE);
     }
 
     @Test

@@ -97,7 +97,10 @@ class StoragePagesTest extends JobsTest {
     }
 
     @Test
-    void theDemosRowIsNearItsDate() {
+    void theDemosRowIsNearItsDate() throws Exception {
+        assertThat(tom.page("/rooms/main")).contains("put away");
+        assertThat(tom.page("/batteries/G-13")).contains("Put away since", "Charge it by");
+        assertThat(tom.page("/mine")).contains("Its charge was due by");
         assertThat(storing.lines())
                 .filteredOn(line -> line.battery().code().equals("G-16"))
                 .allMatch(Storing.Line::isOver)
