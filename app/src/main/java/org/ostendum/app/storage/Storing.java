@@ -118,8 +118,7 @@ public class Storing {
         List<Line> lines = new ArrayList<>();
         for (Battery battery : stored) {
             Stay stay = Objects.requireNonNull(open.get(battery.id()));
-            Climate climate =
-                    stay.placeId() == null ? Climate.heated() : climates.getOrDefault(stay.placeId(), Climate.heated());
+            Climate climate = climate(stay, climates);
             lines.add(line(battery, stay, Objects.requireNonNull(all.get(battery.id())), climate, today));
         }
         lines.sort(Comparator.comparing(line -> line.left() == null ? Long.MAX_VALUE : line.left()));
@@ -128,9 +127,14 @@ public class Storing {
 
     /** @return how a battery fares that is put away; empty for any other */
     public Optional<Line> lineOf(Battery battery) {
-        return lines().stream()
-                .filter(line -> line.battery().id() == battery.id())
-                .findFirst();
+        LocalDate today = LocalDate.ofInstant(states.instant(), zone);
+        return stays.openOf(battery.id())
+                .filter(Storing::isStored)
+                .map(stay -> line(battery, stay, states.stateOf(battery), climate(stay, stays.climates()), today));
+    }
+
+    private static Climate climate(Stay stay, Map<Long, Climate> climates) {
+        return stay.placeId() == null ? Climate.heated() : climates.getOrDefault(stay.placeId(), Climate.heated());
     }
 
     private static boolean isStored(@Nullable Stay stay) {
