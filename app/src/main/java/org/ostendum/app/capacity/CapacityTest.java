@@ -55,7 +55,12 @@ public record CapacityTest(
         return state == State.INTERRUPTED;
     }
 
-    /** @return Ah that the load bank's own counters go with, from the test's own start */
+    /** @return whether it came to as much as a serviceable battery gives */
+    public boolean isServiceable() {
+        return part != null && part >= TestSheet.PASSES_FROM;
+    }
+
+    /** @return whether it is the one that the load bank counts so */
     boolean isOfBank(int starts) {
         return bankStart != null && bankStart == starts;
     }

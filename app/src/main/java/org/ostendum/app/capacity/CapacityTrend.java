@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import org.ostendum.core.capacity.TestSheet;
 
 /**
  * The course of a battery's capacity over its tests, ready to be put into SVG of 600 by 150.
@@ -39,13 +40,14 @@ public record CapacityTrend(double limitY, String line, List<Dot> dots) {
                 .toList();
         StringBuilder line = new StringBuilder();
         dots.forEach(dot -> line.append(dot.x()).append(',').append(dot.y()).append(' '));
-        return Optional.of(new CapacityTrend(y(0.8), line.toString().strip(), dots));
+        return Optional.of(
+                new CapacityTrend(y(TestSheet.PASSES_FROM), line.toString().strip(), dots));
     }
 
     private static Dot dot(CapacityTest test, double along) {
         double part = test.part() == null ? 0 : test.part();
         double x = Math.round(EDGE + along * (WIDTH - 2 * EDGE));
-        return new Dot(x, y(part), test.begunAt(), Math.round(part * 100), part >= 0.8);
+        return new Dot(x, y(part), test.begunAt(), Math.round(part * 100), test.isServiceable());
     }
 
     private static double y(double part) {

@@ -125,10 +125,6 @@ class Lives {
         return of(batteries.all());
     }
 
-    Life of(Battery battery) {
-        return of(List.of(battery)).get(0);
-    }
-
     private List<Life> of(List<Battery> asked) {
         Instant now = states.instant();
         Map<Long, BatteryState> all = states.statesOf(asked);

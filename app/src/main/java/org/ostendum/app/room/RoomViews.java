@@ -100,8 +100,9 @@ class RoomViews {
                 .flatMap(s -> s.things().stream())
                 .sorted(NextThing.MOST_URGENT)
                 .toList();
-        int fit = (int)
-                standing.stream().filter(s -> s.severity() == Severity.FIT).count();
+        int fit = (int) standing.stream()
+                .filter(s -> s.severity() == Severity.FIT && s.state().stage() == Stage.IN_SERVICE)
+                .count();
         return new RoomView(plan, drawing, things, inWork(here), unready(plan, book.siteRules()), fit);
     }
 
