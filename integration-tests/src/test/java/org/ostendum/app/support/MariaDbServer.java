@@ -1,6 +1,7 @@
 package org.ostendum.app.support;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
@@ -45,6 +46,7 @@ public final class MariaDbServer {
         try {
             MariaDbServer server = new MariaDbServer(newFolder(), false);
             run(
+                    server.folder,
                     "cp",
                     "-a",
                     data.resolve("data").toString(),
@@ -64,7 +66,7 @@ public final class MariaDbServer {
                     "ostendum-test-",
                     PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rwxr-xr-x")));
             if (user().equals("mysql")) {
-                run("chown", "mysql", folder.toString());
+                run(folder, "chown", "mysql", folder.toString());
             }
             return folder;
         } catch (IOException | InterruptedException e) {
@@ -88,6 +90,7 @@ public final class MariaDbServer {
 
     private void install() throws IOException, InterruptedException {
         run(
+                folder,
                 "mariadb-install-db",
                 "--no-defaults",
                 "--datadir=" + folder.resolve("data"),
@@ -110,7 +113,6 @@ public final class MariaDbServer {
                 "--datadir=" + folder.resolve("data"),
                 "--socket=" + folder.resolve("s"),
                 "--port=" + port,
-                // A starting server clears away what lies in its folder for temporary tables, also another's.
                 "--tmpdir=" + folder,
                 "--bind-address=127.0.0.1",
                 "--skip-name-resolve",
@@ -150,18 +152,19 @@ public final class MariaDbServer {
         process.destroyForcibly().waitFor();
     }
 
-    private static String user() {
+    static String user() {
         String user = System.getProperty("user.name");
         return user.equals("root") ? "mysql" : user;
     }
 
-    private static void run(String... command) throws IOException, InterruptedException {
-        Process run = new ProcessBuilder(command)
-                .redirectErrorStream(true)
-                .redirectOutput(ProcessBuilder.Redirect.DISCARD)
-                .start();
-        if (run.waitFor() != 0) {
-            throw new IllegalStateException(String.join(" ", command) + " failed");
+    private static void run(Path folder, String... command) throws IOException, InterruptedException {
+        ProcessBuilder run = new ProcessBuilder(command).redirectErrorStream(true);
+        // A starting server clears away what lies in its folder for temporary tables, also another's.
+        run.environment().put("TMPDIR", folder.toString());
+        Process running = run.start();
+        String said = new String(running.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        if (running.waitFor() != 0) {
+            throw new IllegalStateException(String.join(" ", command) + " failed: " + said);
         }
     }
 }
