@@ -22,10 +22,10 @@ class CauseWeightsController {
     private static final int MOST_REASON = 300;
     private static final int MOST_PERCENT = 95;
 
-    private final Complaints complaints;
+    private final OwnWeights weights;
 
-    CauseWeightsController(Complaints complaints) {
-        this.complaints = complaints;
+    CauseWeightsController(OwnWeights weights) {
+        this.weights = weights;
     }
 
     @GetMapping("/complaints/causes")
@@ -38,10 +38,10 @@ class CauseWeightsController {
         page.addAttribute("of", of);
         page.addAttribute("kinds", Complaint.values());
         page.addAttribute("causes", Cause.values());
-        page.addAttribute("own", complaints.table().priors(of));
+        page.addAttribute("own", weights.table().priors(of));
         page.addAttribute("shipped", WorkUpTable.standard().priors(of));
         page.addAttribute("version", WorkUpTable.standard().version());
-        page.addAttribute("reasons", complaints.reasons(of));
+        page.addAttribute("reasons", weights.reasons(of));
         page.addAttribute("form", form);
         page.addAttribute("faults", form.faults());
         return "complaint/causes";
@@ -65,7 +65,7 @@ class CauseWeightsController {
         if (cause == null || !form.isSound()) {
             return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(of, form, page), page);
         }
-        complaints.count(of, cause, percent / 100, reason, person.id(), words.now());
+        weights.count(of, cause, percent / 100, reason, person.id(), words.now());
         flash.addFlashAttribute("told", words.text("complaint.causes.kept"));
         return "redirect:/complaints/causes?of=" + of;
     }

@@ -91,6 +91,7 @@ class ComplaintController {
         page.addAttribute("said", said);
         page.addAttribute("workUp", workUp);
         page.addAttribute("causes", workUp.causes());
+        page.addAttribute("found", WorkUp.FOUND);
         page.addAttribute("next", workUp.next().orElse(null));
         List<WorkUp.Worth> worth = workUp.worth();
         page.addAttribute("others", worth.subList(Math.min(1, worth.size()), Math.min(1 + OTHERS_TOLD, worth.size())));

@@ -3,11 +3,9 @@ package org.ostendum.app.complaint;
 import static org.ostendum.app.db.jooq.Tables.BATTERY;
 import static org.ostendum.app.db.jooq.Tables.COMPLAINT;
 import static org.ostendum.app.db.jooq.Tables.COMPLAINT_LOOK;
-import static org.ostendum.app.db.jooq.Tables.COMPLAINT_WEIGHT;
 import static org.ostendum.app.db.jooq.Tables.PERSON;
 
 import java.time.Instant;
-import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -19,7 +17,6 @@ import org.ostendum.core.complaint.Cause;
 import org.ostendum.core.complaint.Complaint;
 import org.ostendum.core.complaint.Look;
 import org.ostendum.core.complaint.Look.Outcome;
-import org.ostendum.core.complaint.WorkUpTable;
 import org.springframework.stereotype.Repository;
 
 /** What drivers complain of, and what was looked at. */
@@ -148,39 +145,5 @@ public class Complaints {
                         .where(COMPLAINT.ID.eq(id).and(COMPLAINT.ENDED_AT.isNull()))
                         .execute()
                 == 1;
-    }
-
-    /** The shipped table with what this site has counted. */
-    WorkUpTable table() {
-        Map<Complaint, Map<Cause, Double>> own = new EnumMap<>(Complaint.class);
-        sql.selectFrom(COMPLAINT_WEIGHT).forEach(r -> own.computeIfAbsent(
-                        Complaint.valueOf(r.getComplaint()), any -> new EnumMap<>(Cause.class))
-                .put(Cause.valueOf(r.getCause()), r.getPart()));
-        return WorkUpTable.standard().withPriors(own);
-    }
-
-    void count(Complaint complaint, Cause cause, double part, String reason, long by, Instant now) {
-        sql.insertInto(COMPLAINT_WEIGHT)
-                .set(COMPLAINT_WEIGHT.COMPLAINT, complaint.name())
-                .set(COMPLAINT_WEIGHT.CAUSE, cause.name())
-                .set(COMPLAINT_WEIGHT.PART, part)
-                .set(COMPLAINT_WEIGHT.REASON, reason)
-                .set(COMPLAINT_WEIGHT.SAID_AT, now)
-                .set(COMPLAINT_WEIGHT.SAID_BY, by)
-                .onDuplicateKeyUpdate()
-                .set(COMPLAINT_WEIGHT.PART, part)
-                .set(COMPLAINT_WEIGHT.REASON, reason)
-                .set(COMPLAINT_WEIGHT.SAID_AT, now)
-                .set(COMPLAINT_WEIGHT.SAID_BY, by)
-                .execute();
-    }
-
-    /** @return why a site counts otherwise, by cause */
-    Map<Cause, String> reasons(Complaint complaint) {
-        Map<Cause, String> reasons = new EnumMap<>(Cause.class);
-        sql.selectFrom(COMPLAINT_WEIGHT)
-                .where(COMPLAINT_WEIGHT.COMPLAINT.eq(complaint.name()))
-                .forEach(r -> reasons.put(Cause.valueOf(r.getCause()), r.getReason()));
-        return reasons;
     }
 }

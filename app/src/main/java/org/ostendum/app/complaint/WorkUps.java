@@ -24,13 +24,21 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class WorkUps {
     private final Complaints complaints;
+    private final OwnWeights weights;
     private final Defects defects;
     private final Batteries batteries;
     private final BatteryStates states;
     private final BatteryRecord record;
 
-    WorkUps(Complaints complaints, Defects defects, Batteries batteries, BatteryStates states, BatteryRecord record) {
+    WorkUps(
+            Complaints complaints,
+            OwnWeights weights,
+            Defects defects,
+            Batteries batteries,
+            BatteryStates states,
+            BatteryRecord record) {
         this.complaints = complaints;
+        this.weights = weights;
         this.defects = defects;
         this.batteries = batteries;
         this.states = states;
@@ -44,6 +52,7 @@ public class WorkUps {
      */
     @Transactional
     public long open(Battery battery, Complaint kind, String said, Person by, Words words) {
+        record.lock(battery);
         return complaints.openOf(battery.id()).map(Said::id).orElseGet(() -> {
             long id = complaints.add(battery.id(), kind, said, by.id(), words.now());
             Known.of(states.stateOf(battery))
@@ -55,7 +64,7 @@ public class WorkUps {
     }
 
     WorkUp workUp(Said said) {
-        return new WorkUp(complaints.table(), said.kind(), complaints.seen(said.id()));
+        return new WorkUp(weights.table(), said.kind(), complaints.seen(said.id()));
     }
 
     /** @return whether it ended now */

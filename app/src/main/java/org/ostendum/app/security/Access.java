@@ -110,6 +110,8 @@ public final class Access {
             route(POST, "/batteries/*/storage/place", WORKERS),
             route(GET, "/complaints/causes", EVERYBODY),
             route(POST, "/complaints/causes", LEADS),
+            route(GET, "/complaints/looks", EVERYBODY),
+            route(POST, "/complaints/looks", LEADS),
             route(GET, "/complaints/*", EVERYBODY),
             route(POST, "/complaints/*/look", WORKERS),
             route(POST, "/complaints/*/back", WORKERS),

@@ -15,16 +15,20 @@ public final class ComplaintBench {
     private static final List<Look> CHECKLIST = List.of(
             Look.ASK_WORK,
             Look.TOP,
+            Look.STRAY_VOLTS,
             Look.LEVELS,
             Look.CONNECTIONS,
+            Look.DROP_AT_JOINTS,
             Look.WARMTH,
             Look.VOLTS_AT_REST,
             Look.GRAVITIES,
             Look.CHARGES_ON_RECORD,
             Look.CHARGER_STARTS,
             Look.CHARGER_AMPS,
+            Look.ANOTHER_CHARGER,
             Look.LOAD,
             Look.MACHINE_AMPS,
+            Look.ANOTHER_BATTERY,
             Look.AFTER_FULL_CHARGE,
             Look.CAPACITY_TEST);
 

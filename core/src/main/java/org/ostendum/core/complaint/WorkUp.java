@@ -18,7 +18,7 @@ import org.ostendum.core.complaint.Look.Outcome;
  */
 public record WorkUp(WorkUpTable table, Complaint complaint, Map<Look, Outcome> answers) {
     /** A cause this likely is taken as found. */
-    public static final double FOUND = 0.9;
+    public static final double FOUND = 0.95;
 
     /** A look that is expected to tell less is not worth the way to the battery. */
     private static final double LEAST_BITS = 0.02;

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.ostendum.core.complaint.Look.Outcome;
 
 /** How likely each cause is for each complaint, and what each look shows with each cause. */
@@ -66,6 +67,36 @@ public final class WorkUpTable {
         Map<Complaint, Map<Cause, Double>> others = new EnumMap<>(priors);
         counted.forEach((complaint, own) -> others.put(complaint, mixed(priors(complaint), own)));
         return new WorkUpTable(version, others, shows);
+    }
+
+    /**
+     * What a site has found its looks to show.
+     *
+     * @param counted by look and cause, the part of each thing the look can show; nothing is ever taken as impossible
+     * @return the same table with those lines in place of its own
+     * @throws IllegalArgumentException where a line does not name all that its look can show
+     */
+    public WorkUpTable withShows(Map<Look, Map<Cause, Map<Outcome, Double>>> counted) {
+        Map<Look, Map<Cause, Map<Outcome, Double>>> others = new EnumMap<>(shows);
+        counted.forEach((look, byCause) -> {
+            Map<Cause, Map<Outcome, Double>> own = new EnumMap<>(Objects.requireNonNull(shows.get(look)));
+            byCause.forEach((cause, parts) -> own.put(cause, possible(look, cause, parts)));
+            others.put(look, own);
+        });
+        return new WorkUpTable(version, priors, others);
+    }
+
+    private static Map<Outcome, Double> possible(Look look, Cause cause, Map<Outcome, Double> parts) {
+        Map<Outcome, Double> possible = new EnumMap<>(namesAll(look, cause, parts));
+        possible.replaceAll((outcome, part) -> Math.max(LEAST_REST, part));
+        return toOne(possible);
+    }
+
+    private static Map<Outcome, Double> namesAll(Look look, Cause cause, @Nullable Map<Outcome, Double> parts) {
+        if (parts == null || !parts.keySet().equals(Set.copyOf(look.outcomes()))) {
+            throw new IllegalArgumentException("Not every outcome is named of " + look + " with " + cause);
+        }
+        return parts;
     }
 
     private static Map<Cause, Double> mixed(Map<Cause, Double> shipped, Map<Cause, Double> own) {
@@ -164,10 +195,7 @@ public final class WorkUpTable {
             Map<Cause, Map<Outcome, Double>> byCause = new EnumMap<>(Cause.class);
             for (Cause cause : Cause.values()) {
                 Map<Outcome, Double> own = lines.getOrDefault(look + " " + cause, lines.get(look + " " + ANY));
-                if (own == null || !own.keySet().equals(Set.copyOf(look.outcomes()))) {
-                    throw new IllegalArgumentException("Not every outcome is named of " + look + " with " + cause);
-                }
-                byCause.put(cause, own);
+                byCause.put(cause, namesAll(look, cause, own));
             }
             shows.put(look, byCause);
         }

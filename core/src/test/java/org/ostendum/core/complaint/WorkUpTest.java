@@ -68,6 +68,20 @@ class WorkUpTest {
                 .isEqualTo(WorkUpTable.standard().priors(Complaint.SMELLS));
     }
 
+    /** However sure a site is of what a look shows, a look may be wrong: nothing is ruled out by it alone. */
+    @Test
+    void aSiteMaySayWhatItsLooksShow() {
+        WorkUpTable own = WorkUpTable.standard()
+                .withShows(Map.of(Look.TOP, Map.of(Cause.MACHINE, Map.of(Outcome.DIRTY, 1.0, Outcome.CLEAN, 0.0))));
+        assertThat(own.chance(Look.TOP, Cause.MACHINE, Outcome.DIRTY)).isBetween(0.98, 0.999);
+        assertThat(own.chance(Look.TOP, Cause.MACHINE, Outcome.CLEAN)).isPositive();
+        assertThat(own.chance(Look.TOP, Cause.WORN_OUT, Outcome.DIRTY))
+                .isEqualTo(WorkUpTable.standard().chance(Look.TOP, Cause.WORN_OUT, Outcome.DIRTY));
+        assertThatThrownBy(() -> WorkUpTable.standard()
+                        .withShows(Map.of(Look.TOP, Map.of(Cause.MACHINE, Map.of(Outcome.DIRTY, 1.0)))))
+                .hasMessageContaining("TOP");
+    }
+
     @Test
     void aLookShowsOnlyWhatItCanShow() {
         assertThatThrownBy(() -> WorkUp.of(Complaint.SLOW).with(Look.TOP, Outcome.BARE))
@@ -81,6 +95,6 @@ class WorkUpTest {
                 .orElseThrow();
         assertThatThrownBy(() -> WorkUpTable.read(whole)).hasMessageContaining("SLOW");
         assertThatThrownBy(() -> WorkUpTable.read("nonsense here")).hasMessageContaining("nonsense");
-        assertThat(WorkUpTable.standard().version()).isEqualTo("1");
+        assertThat(WorkUpTable.standard().version()).isEqualTo("2");
     }
 }

@@ -35,6 +35,7 @@ class EveryPageOfWorkTest extends EveryPage {
                 "/plan/mine",
                 "/batteries/G-01/wake",
                 "/complaints/causes",
+                "/complaints/looks?of=LOAD",
                 "/complaints/1",
                 "/batteries/T-01/complaint",
                 "/batteries/A-1/capacity",

@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.junit.jupiter.api.Test;
 import org.ostendum.app.complaint.Complaints.Said;
 import org.ostendum.app.inventory.Battery;
@@ -25,6 +28,9 @@ import org.springframework.beans.factory.annotation.Autowired;
 class ComplaintTest extends JobsTest {
     @Autowired
     private Complaints complaints;
+
+    @Autowired
+    private OwnWeights weights;
 
     @Autowired
     private WorkUps workUps;
@@ -132,7 +138,7 @@ class ComplaintTest extends JobsTest {
     /** Whoever has no hands on batteries sees it and changes nothing. */
     @Test
     void aSiteCountsForItselfWithItsReason() throws Exception {
-        assertThat(maud.page("/complaints/causes?of=SMELLS")).contains("Shipped", "version 1");
+        assertThat(maud.page("/complaints/causes?of=SMELLS")).contains("Shipped", "version 2");
         assertThat(tom.send("/complaints/causes", "of", "SMELLS", "cause", "MACHINE", "percent", "20", "reason", "x")
                         .getStatus())
                 .isEqualTo(403);
@@ -149,8 +155,45 @@ class ComplaintTest extends JobsTest {
                 "40",
                 "reason",
                 "Two brakes in three months.");
-        assertThat(complaints.table().priors(Complaint.SMELLS).get(Cause.MACHINE))
-                .isCloseTo(0.4, within(1e-9));
+        assertThat(weights.table().priors(Complaint.SMELLS).get(Cause.MACHINE)).isCloseTo(0.4, within(1e-9));
         assertThat(maud.page("/complaints/causes?of=SMELLS")).contains("Two brakes in three months.");
+    }
+
+    /** What its looks show a site says too; percents that make no hundred are told and stay. */
+    @Test
+    void aSiteSaysWhatItsLooksShow() throws Exception {
+        String address = "/complaints/looks";
+        var wrong =
+                maud.send(address, "of", "TOP", "cause", "HARD_WORK", "DIRTY", "50", "CLEAN", "20", "reason", "Dust.");
+        assertThat(wrong.getStatus()).isEqualTo(422);
+        assertThat(wrong.getContentAsString()).contains("make 70 %", "value=\"Dust.\"");
+        assertThat(tom.send(address, "of", "TOP", "cause", "HARD_WORK", "DIRTY", "60", "CLEAN", "40", "reason", "x")
+                        .getStatus())
+                .isEqualTo(403);
+        maud.send(
+                address, "of", "TOP", "cause", "HARD_WORK", "DIRTY", "60", "CLEAN", "40", "reason", "Dust of the lot.");
+        assertThat(weights.table().chance(Look.TOP, Cause.HARD_WORK, Outcome.DIRTY))
+                .isCloseTo(0.6, within(1e-9));
+        assertThat(maud.page(address + "?of=TOP")).contains("60 %", "shipped 20 %", "Dust of the lot.");
+    }
+
+    /** Two people say it at once: one complaint stands, and both land on it. */
+    @Test
+    void twoThatComplainInTheSameInstantMakeOne() throws Exception {
+        Battery battery = battery();
+        String address = "/batteries/" + battery.code() + "/complaint";
+        ExecutorService both = Executors.newFixedThreadPool(2);
+        try {
+            List<Future<String>> landed = both.invokeAll(List.of(
+                    () -> tom.send(address, "kind", "SLOW", "said", "a").getRedirectedUrl(),
+                    () -> maud.send(address, "kind", "SLOW", "said", "b").getRedirectedUrl()));
+            assertThat(landed.get(0).get()).isEqualTo(landed.get(1).get());
+        } finally {
+            both.shutdown();
+        }
+        assertThat(complaints.open())
+                .filteredOn(said -> said.batteryId() == battery.id())
+                .hasSize(1);
+        maud.send("/complaints/" + complaints.openOf(battery.id()).orElseThrow().id() + "/end", "cause", "MACHINE");
     }
 }
