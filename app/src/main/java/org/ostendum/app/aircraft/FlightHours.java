@@ -4,6 +4,7 @@ import static org.ostendum.app.db.jooq.Tables.FLIGHT_HOURS;
 
 import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.util.Optional;
 import org.jooq.DSLContext;
 import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
@@ -18,15 +19,26 @@ class FlightHours {
         this.sql = sql;
     }
 
+    /** What an aircraft flew on a day. */
+    record Flown(long machine, LocalDate day, double hours) {}
+
+    /** @return what was said of that day so far */
+    Optional<Double> on(long machineId, LocalDate day) {
+        return sql.select(FLIGHT_HOURS.HOURS)
+                .from(FLIGHT_HOURS)
+                .where(FLIGHT_HOURS.MACHINE_ID.eq(machineId).and(FLIGHT_HOURS.FLOWN_ON.eq(day)))
+                .fetchOptional(FLIGHT_HOURS.HOURS);
+    }
+
     /** Said again for the same day it is the new figure. */
-    void keep(long machineId, LocalDate day, double hours, long by) {
+    void keep(Flown flown, long by) {
         sql.insertInto(FLIGHT_HOURS)
-                .set(FLIGHT_HOURS.MACHINE_ID, machineId)
-                .set(FLIGHT_HOURS.FLOWN_ON, day)
-                .set(FLIGHT_HOURS.HOURS, hours)
+                .set(FLIGHT_HOURS.MACHINE_ID, flown.machine())
+                .set(FLIGHT_HOURS.FLOWN_ON, flown.day())
+                .set(FLIGHT_HOURS.HOURS, flown.hours())
                 .set(FLIGHT_HOURS.ENTERED_BY, by)
                 .onDuplicateKeyUpdate()
-                .set(FLIGHT_HOURS.HOURS, hours)
+                .set(FLIGHT_HOURS.HOURS, flown.hours())
                 .set(FLIGHT_HOURS.ENTERED_BY, by)
                 .execute();
     }

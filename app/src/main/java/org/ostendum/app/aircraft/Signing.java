@@ -9,8 +9,6 @@ import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.ledger.LedgerEvents;
 import org.ostendum.app.ledger.WrittenLine;
-import org.ostendum.app.people.Passwords;
-import org.ostendum.app.people.People;
 import org.ostendum.app.state.BatteryRecord;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.event.BatteryEvent;
@@ -29,15 +27,11 @@ public class Signing {
     private final Ledger ledger;
     private final BatteryRecord record;
     private final BatteryStates states;
-    private final People people;
-    private final Passwords passwords;
 
-    Signing(Ledger ledger, BatteryRecord record, BatteryStates states, People people, Passwords passwords) {
+    Signing(Ledger ledger, BatteryRecord record, BatteryStates states) {
         this.ledger = ledger;
         this.record = record;
         this.states = states;
-        this.people = people;
-        this.passwords = passwords;
     }
 
     /**
@@ -47,11 +41,6 @@ public class Signing {
      * @param holds whether that line still has the hash that was signed
      */
     public record Signature(int seq, WrittenLine line, int covers, String seal, String licence, boolean holds) {}
-
-    /** @return whether the password is that person's */
-    public boolean isSure(Person person, String password) {
-        return passwords.matches(password, people.passwordHash(person.id()));
-    }
 
     /** @return lines since the last signature, oldest first: what would be signed for now */
     public List<WrittenLine> unsigned(Battery battery) {

@@ -24,13 +24,13 @@ class PasswordController {
     private final People people;
     private final Passwords passwords;
     private final PersonSignIn signIn;
-    private final SignInThrottle throttle;
+    private final OwnPassword own;
 
-    PasswordController(People people, Passwords passwords, PersonSignIn signIn, SignInThrottle throttle) {
+    PasswordController(People people, Passwords passwords, PersonSignIn signIn, OwnPassword own) {
         this.people = people;
         this.passwords = passwords;
         this.signIn = signIn;
-        this.throttle = throttle;
+        this.own = own;
     }
 
     @GetMapping("/me/password")
@@ -55,7 +55,7 @@ class PasswordController {
             HttpServletResponse response) {
         Faults.Finder faults = new Faults.Finder(words);
         String wanted = Objects.requireNonNullElse(form.wanted(), "");
-        if (!isCurrent(person, Objects.requireNonNullElse(form.current(), ""))) {
+        if (!own.is(person, Objects.requireNonNullElse(form.current(), "")).orElse(false)) {
             faults.add("current", "fault.password.current");
         }
         passwords
@@ -71,13 +71,6 @@ class PasswordController {
         goOn(person, request, response);
         flash.addFlashAttribute("told", words.text("me.password.kept"));
         return "redirect:/me";
-    }
-
-    /** Guesses at it are counted as those of the sign-in are. */
-    private boolean isCurrent(Person person, String typed) {
-        String hash = people.passwordHash(person.id());
-        return throttle.look(PersonSignIn.counted(person), () -> passwords.matches(typed, hash))
-                .orElse(false);
     }
 
     private void goOn(Person person, HttpServletRequest request, HttpServletResponse response) {

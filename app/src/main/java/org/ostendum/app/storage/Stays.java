@@ -41,6 +41,14 @@ public class Stays {
         return sql.selectFrom(STORAGE_PLACE).orderBy(STORAGE_PLACE.NAME).fetch(r -> new Place(r.getId(), r.getName()));
     }
 
+    /** @return the place of that name */
+    Optional<Long> placeOf(String name) {
+        return sql.select(STORAGE_PLACE.ID)
+                .from(STORAGE_PLACE)
+                .where(STORAGE_PLACE.NAME.eq(name))
+                .fetchOptional(STORAGE_PLACE.ID);
+    }
+
     /** The place of that name with this climate; one that exists gets the new one. */
     public long keep(String name, Climate climate) {
         sql.insertInto(STORAGE_PLACE)

@@ -21,6 +21,7 @@ import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.state.Written;
 import org.ostendum.app.storage.Stay.Look;
 import org.ostendum.app.storage.Stay.Supply;
+import org.ostendum.app.words.Words;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.defect.DefectKind;
 import org.ostendum.core.event.BatteryEvent;
@@ -276,5 +277,23 @@ public class Storing {
     public void putAway(Battery battery, @Nullable Long placeId, Supply supply, long by, Instant since) {
         stays.say(battery.id(), placeId, supply);
         record.record(battery, List.of(LedgerEvents.entry(new BatteryEvent.PutInStore(since), by, "")));
+    }
+
+    /** Another place or charger, which its ledger tells with what was before: how it fares is reckoned by both. */
+    @Transactional
+    void move(Battery battery, String where, Supply supply, Person by, Words words) {
+        record.lock(battery);
+        Optional<Stay> before = stays.openOf(battery.id());
+        stays.say(battery.id(), stays.placeOf(where).orElse(null), supply);
+        Stay after = stays.openOf(battery.id()).orElseThrow();
+        if (before.isPresent() && !stand(before.get(), words).equals(stand(after, words))) {
+            String told = words.text("storage.moved.told", stand(after, words), stand(before.get(), words));
+            record.record(battery, List.of(NewEntry.of(EntryKind.NOTE, words.now(), by.id(), null, told)));
+        }
+    }
+
+    private static String stand(Stay stay, Words words) {
+        String place = stay.place();
+        return (place == null ? words.text("storage.nowhere") : place) + ", " + words.name(stay.supply());
     }
 }

@@ -8,12 +8,15 @@ import org.junit.jupiter.api.Test;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.job.JobsTest;
 import org.ostendum.app.ledger.LedgerEvents;
+import org.ostendum.app.people.Passwords;
+import org.ostendum.app.people.People;
 import org.ostendum.app.state.BatteryRecord;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.support.AsPerson;
 import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.event.Ending;
 import org.ostendum.core.event.FullSign;
+import org.ostendum.core.people.Role;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** An aircraft's battery from work to signature, and what keeps it out of an aircraft until then. */
@@ -26,6 +29,12 @@ class AircraftBenchTest extends JobsTest {
 
     @Autowired
     private Signing signing;
+
+    @Autowired
+    private People people;
+
+    @Autowired
+    private Passwords passwords;
 
     private AsPerson priya() {
         return new AsPerson(mvc, "priya", "MECHANIC");
@@ -111,5 +120,39 @@ class AircraftBenchTest extends JobsTest {
                 .isEqualTo(302);
         assertThat(tom.send("/batteries/T-02/aircraft/regulator", "volts", "x").getStatus())
                 .isEqualTo(404);
+    }
+
+    /** A figure said anew leaves the first readable where the aircraft's battery has its past. */
+    @Test
+    void hoursSaidAnewLeaveTheFirstFigureInTheLedger() throws Exception {
+        String address = "/batteries/A-1/aircraft/hours";
+        Object slot = sql.fetchValue("select slot_id from battery where code = 'A-1'");
+        String lines = "aircraft,date,hours\nK1,2026-10-02,%s\n";
+        sql.execute("update battery set slot_id = null, machine_id = (select id from machine where code = 'K1')"
+                + " where code = 'A-1'");
+        try {
+            tom.send(address, "csv", lines.formatted("1.5"));
+            tom.send(address, "csv", lines.formatted("1.5"));
+            assertThat(tom.page("/batteries/A-1/ledger")).doesNotContain("said anew");
+            tom.send(address, "csv", lines.formatted("2.5"));
+            assertThat(tom.page("/batteries/A-1/ledger")).contains("2.5 h, said anew; it was 1.5 h");
+        } finally {
+            sql.execute("update battery set machine_id = null, slot_id = ? where code = 'A-1'", slot);
+        }
+    }
+
+    /** Whoever sits at another's open session may not guess his password here: after five wrong ones the right one does not help. */
+    @Test
+    void guessesAtThePasswordAreCounted() throws Exception {
+        Battery battery = worked();
+        people.add("wrench", "Wren Chalmers", Role.MECHANIC, passwords.hash("nine brown otters"));
+        AsPerson wren = new AsPerson(mvc, "wrench", "MECHANIC");
+        for (int i = 0; i < 5; i++) {
+            wren.send("/batteries/A-4/aircraft/sign", "licence", "LM-4471", "password", "guess" + i);
+        }
+        var right = wren.send("/batteries/A-4/aircraft/sign", "licence", "LM-4471", "password", "nine brown otters");
+        assertThat(right.getStatus()).isEqualTo(422);
+        assertThat(right.getContentAsString()).contains("Too many wrong passwords", "value=\"LM-4471\"");
+        assertThat(states.stateOf(battery).unsignedSince()).isNotNull();
     }
 }

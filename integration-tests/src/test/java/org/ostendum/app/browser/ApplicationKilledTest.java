@@ -7,6 +7,9 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
+import org.openqa.selenium.By;
+import org.ostendum.app.capacity.CapacityTest;
+import org.ostendum.app.capacity.CapacityTests;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.support.Application;
@@ -29,6 +32,9 @@ class ApplicationKilledTest extends ApplicationTest {
 
     @Autowired
     private Ledger ledger;
+
+    @Autowired
+    private CapacityTests tests;
 
     private Application application;
 
@@ -98,5 +104,39 @@ class ApplicationKilledTest extends ApplicationTest {
             long id = batteries.byCode("T-08").orElseThrow().id();
             assertThat(ledger.ofBattery(id, null, 1).get(0).kind()).isEqualTo(EntryKind.JOB);
         }
+    }
+
+    /** What was read in mid-test is there, and the next reading follows it. */
+    @Test
+    void theCapacityTestGoesOnWhereItWas() throws Exception {
+        CapacityTest test =
+                tests.open().stream().filter(t -> !t.byBank()).findFirst().orElseThrow();
+        try (Browser browser = new Browser(application.port(), 1280, 800)) {
+            browser.signIn("tom");
+            browser.go("/capacity/" + test.id());
+            int before = rows(browser);
+            type(browser, "23.61", "155");
+            application.kill();
+            application.start();
+            browser.go("/capacity/" + test.id());
+            assertThat(rows(browser)).isEqualTo(before + 1);
+            assertThat(browser.text("#course .meter")).contains("23.61 V");
+            type(browser, "23.57", "158");
+            assertThat(rows(browser)).isEqualTo(before + 2);
+            assertThat(tests.open()).extracting(CapacityTest::id).contains(test.id());
+        }
+    }
+
+    private static int rows(Browser browser) {
+        return browser.driver()
+                .findElements(By.cssSelector("details table tbody tr"))
+                .size();
+    }
+
+    private static void type(Browser browser, String volts, String minutesUnderLoad) {
+        browser.find("[name=volts]").sendKeys(volts);
+        browser.find("[name=minutes]").sendKeys(minutesUnderLoad);
+        browser.find("form[action$='/row'] button").click();
+        browser.awaitText("#course .meter", volts);
     }
 }

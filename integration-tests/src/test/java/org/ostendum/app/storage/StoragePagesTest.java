@@ -96,6 +96,15 @@ class StoragePagesTest extends JobsTest {
                 .contains("Month 2 is missing");
     }
 
+    /** How it fares is reckoned by place and charger: what stood before stays readable, and the same said again is no news. */
+    @Test
+    void anotherPlaceOrChargerIsToldInTheLedger() throws Exception {
+        String shed = shed();
+        tom.send("/batteries/G-15/storage/place", "where", shed, "supply", "MAINTAINS");
+        tom.send("/batteries/G-15/storage/place", "where", shed, "supply", "MAINTAINS");
+        assertThat(tom.page("/batteries/G-15/ledger")).containsOnlyOnce("It stands otherwise now: " + shed);
+    }
+
     @Test
     void theDemosRowIsNearItsDate() throws Exception {
         assertThat(tom.page("/rooms/main")).contains("put away");
