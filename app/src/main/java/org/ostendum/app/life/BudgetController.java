@@ -86,7 +86,7 @@ class BudgetController {
     private static Budget budget(List<Life> all) {
         return Budget.of(
                 all.stream()
-                        .map(life -> new Budget.Item(life.forecast(), life.money()))
+                        .map(life -> new Budget.Item(life.forecast(), life.anew(), life.money()))
                         .toList(),
                 MONTHS);
     }

@@ -68,6 +68,7 @@ class Lives {
      *
      * @param years of service so far
      * @param cycles of a life, by its model's price sheet or the usual
+     * @param anew of a new one in its place
      * @param prices null where nobody has said what its model costs
      */
     record Life(
@@ -77,6 +78,7 @@ class Lives {
             int cycles,
             List<Tested> tests,
             LifeForecast forecast,
+            LifeForecast anew,
             @Nullable Prices prices,
             double tariff,
             int badCells) {
@@ -109,7 +111,8 @@ class Lives {
 
         Life under(Stress now) {
             LifeForecast other = LifeForecast.of(years, stress.partAYear(cycles), now.partAYear(cycles), tests);
-            return new Life(battery, years, stress, cycles, tests, other, prices, tariff, badCells);
+            LifeForecast anewThen = LifeForecast.ofNew(now.partAYear(cycles));
+            return new Life(battery, years, stress, cycles, tests, other, anewThen, prices, tariff, badCells);
         }
 
         /** @return whether its bad cells are worth their repair; null where it has none, or nobody has said what it costs */
@@ -160,6 +163,7 @@ class Lives {
                 cycles,
                 tested,
                 LifeForecast.of(years, part, part, tested),
+                LifeForecast.ofNew(part),
                 prices,
                 tariff(state.rules()),
                 state.cellsToRenew().size());

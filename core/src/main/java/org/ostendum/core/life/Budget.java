@@ -1,7 +1,8 @@
 package org.ostendum.core.life;
 
-import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * Replacements and money month by month from now.
@@ -24,26 +25,46 @@ public record Budget(List<Month> months) {
     public record Month(double batteries, double money) {}
 
     /**
-     * A battery that will have to be replaced.
+     * A battery that will have to be replaced, and its new one after it.
      *
-     * @param money that its new one costs, less what its core brings
+     * @param anew when a new one in its place will have to be, counted from the day it comes
+     * @param money that a new one costs, less what the old one's core brings
      */
-    public record Item(LifeForecast forecast, double money) {}
+    public record Item(LifeForecast forecast, LifeForecast anew, double money) {
+        /** @return how many are likely to be bought in each month: the first, and whatever follows it within the time */
+        private double[] bought(int months) {
+            double[] first = byMonth(forecast, months);
+            double[] next = byMonth(anew, months);
+            double[] bought = first.clone();
+            for (int month = 0; month < months; month++) {
+                for (int before = 0; before < month; before++) {
+                    bought[month] += bought[before] * next[month - before];
+                }
+            }
+            return bought;
+        }
+
+        private static double[] byMonth(LifeForecast forecast, int months) {
+            double[] parts = new double[months];
+            Arrays.setAll(
+                    parts, month -> forecast.between(month / (double) MONTHS_A_YEAR, (month + 1.0) / MONTHS_A_YEAR));
+            return parts;
+        }
+    }
 
     public static Budget of(List<Item> items, int months) {
-        List<Month> each = new ArrayList<>();
-        for (int month = 0; month < months; month++) {
-            double from = month / (double) MONTHS_A_YEAR;
-            double batteries = 0;
-            double money = 0;
-            for (Item item : items) {
-                double part = item.forecast().between(from, from + 1.0 / MONTHS_A_YEAR);
-                batteries += part;
-                money += part * item.money();
+        double[] batteries = new double[months];
+        double[] money = new double[months];
+        for (Item item : items) {
+            double[] bought = item.bought(months);
+            for (int month = 0; month < months; month++) {
+                batteries[month] += bought[month];
+                money[month] += bought[month] * item.money();
             }
-            each.add(new Month(batteries, money));
         }
-        return new Budget(each);
+        return new Budget(IntStream.range(0, months)
+                .mapToObj(month -> new Month(batteries[month], money[month]))
+                .toList());
     }
 
     /** @return money of twelve months; {@code year} from 0 */

@@ -66,6 +66,15 @@ public record LifeForecast(List<Double> ends) {
         return new LifeForecast(ends(factor, weight, sum, years, partAYear, fromNow));
     }
 
+    /**
+     * One that comes new.
+     *
+     * @param partAYear of a life, by {@link Stress#partAYear}
+     */
+    public static LifeForecast ofNew(double partAYear) {
+        return of(0, partAYear, partAYear, List.of());
+    }
+
     /** Capacity falls evenly from new to gone over a life; tests of one battery err together with its uneven years. */
     private static double told(double partAYear, List<Tested> tests) {
         double sum = 0;

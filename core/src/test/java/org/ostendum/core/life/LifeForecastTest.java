@@ -46,11 +46,23 @@ class LifeForecastTest {
     @Test
     void theBudgetIsWhatIsLikelyTimesItsMoney() {
         LifeForecast soon = LifeForecast.of(4, 0.24, 0.24, List.of(new Tested(4, 0.82)));
-        Budget budget = Budget.of(List.of(new Budget.Item(soon, 6000), new Budget.Item(soon, 4000)), 36);
+        LifeForecast never = LifeForecast.ofNew(0.01);
+        Budget budget = Budget.of(List.of(new Budget.Item(soon, never, 6000), new Budget.Item(soon, never, 4000)), 36);
         assertThat(budget.months()).hasSize(36);
         assertThat(budget.all()).isCloseTo(10_000 * soon.between(0, 3), within(1e-6));
         assertThat(budget.ofYear(0) + budget.ofYear(1) + budget.ofYear(2)).isCloseTo(budget.all(), within(1e-6));
         assertThat(budget.mostOfAMonth()).isPositive();
+    }
+
+    /** Worn out within a year and a half, each is bought twice in three years. */
+    @Test
+    void aShortLivedOneIsBoughtAgainWithinTheTime() {
+        LifeForecast sure = new LifeForecast(List.of(0.52));
+        LifeForecast anew = new LifeForecast(List.of(1.52));
+        Budget budget = Budget.of(List.of(new Budget.Item(sure, anew, 1000)), 36);
+        assertThat(budget.all()).isCloseTo(2000, within(1e-6));
+        assertThat(budget.months().get(6).money()).isCloseTo(1000, within(1e-6));
+        assertThat(budget.months().get(24).money()).isCloseTo(1000, within(1e-6));
     }
 
     @Test
