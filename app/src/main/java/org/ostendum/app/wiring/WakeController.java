@@ -8,22 +8,25 @@ import org.ostendum.app.draw.WiringDrawing;
 import org.ostendum.app.form.TypedForm;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Packs;
-import org.ostendum.app.page.NotFound;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.defect.DefectKind;
 import org.ostendum.core.judge.FindingCode;
+import org.ostendum.core.recover.GoodBeside;
+import org.ostendum.core.recover.WakeGroups;
 import org.ostendum.core.state.BatteryState;
 import org.ostendum.core.wiring.Pack;
 import org.ostendum.core.wiring.Tap;
-import org.ostendum.core.wiring.WakeGroups;
 import org.ostendum.core.wiring.Wiring;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-/** A flat pack woken with a smaller charger: where the clamps go, one group after the other, and whether its own charger begins then. */
+/**
+ * A flat battery woken: beside a good one, or a pack by a smaller charger, one group after the other; where the clamps go, and whether its
+ * own charger begins then.
+ */
 @Controller
 class WakeController {
     private static final int LEAST_VOLTS = 2;
@@ -31,10 +34,12 @@ class WakeController {
 
     private final Packs packs;
     private final BatteryStates states;
+    private final GoodBatteries good;
 
-    WakeController(Packs packs, BatteryStates states) {
+    WakeController(Packs packs, BatteryStates states, GoodBatteries good) {
         this.packs = packs;
         this.states = states;
+        this.good = good;
     }
 
     /**
@@ -47,12 +52,22 @@ class WakeController {
     /** @param typed the small charger's volts, those of the lock-out, and what was read across each group; all may be missing */
     @GetMapping("/batteries/{battery}/wake")
     String wake(Battery battery, @RequestParam Map<String, String> typed, Words words, Model page) {
-        Pack pack = packs.of(battery).orElseThrow(() -> new NotFound("pack of " + battery.code()));
         TypedForm form = new TypedForm(typed, words);
+        BatteryState state = states.stateOf(battery);
         page.addAttribute("place", "fleet");
         page.addAttribute("battery", battery);
         page.addAttribute("form", form);
-        page.addAttribute("forbidden", forbidden(states.stateOf(battery)));
+        page.addAttribute("forbidden", forbidden(state));
+        page.addAttribute("besides", good.beside(battery, state));
+        page.addAttribute("limited", GoodBeside.needsLimit(state));
+        packs.of(battery).ifPresent(pack -> groups(battery, pack, form, page));
+        page.addAttribute(
+                "lockOut", form.get("lockout").isEmpty() ? null : (Double) form.number("lockout", 1, MOST_VOLTS));
+        page.addAttribute("faults", form.faults());
+        return "wiring/wake";
+    }
+
+    private static void groups(Battery battery, Pack pack, TypedForm form, Model page) {
         int charger = form.get("charger").isEmpty() ? usual(battery) : form.whole("charger", LEAST_VOLTS, MOST_VOLTS);
         // Nothing is drawn for a charger that was only guessed at: somebody would clamp what he sees.
         boolean known = form.isSound();
@@ -66,10 +81,6 @@ class WakeController {
                         .map(group -> drawn(pack, groups, group, battery.type().cablesLeft()))
                         .toList());
         page.addAttribute("sum", sum(groups, form));
-        page.addAttribute(
-                "lockOut", form.get("lockout").isEmpty() ? null : (Double) form.number("lockout", 1, MOST_VOLTS));
-        page.addAttribute("faults", form.faults());
-        return "wiring/wake";
     }
 
     /** A small charger that most rooms have. */

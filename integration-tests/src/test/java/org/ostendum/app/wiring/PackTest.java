@@ -6,24 +6,31 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import java.util.List;
 import java.util.Objects;
 import java.util.UUID;
+import java.util.regex.Pattern;
 import org.jsoup.Jsoup;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Packs;
 import org.ostendum.app.job.JobEvent;
 import org.ostendum.app.job.JobsTest;
+import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.support.OwnBatteries;
 import org.ostendum.core.procedure.Run;
 import org.ostendum.core.procedure.RunEvent;
 import org.ostendum.core.procedure.Step;
+import org.ostendum.core.recover.GoodBeside;
 import org.ostendum.core.wiring.School;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.mock.web.MockHttpServletResponse;
 
 /** A pack of six blocks of 8 V taken apart and put together, as the job leads through it. */
 class PackTest extends JobsTest {
+    @Autowired
+    private BatteryStates states;
+
     @Autowired
     private OwnBatteries own;
 
@@ -183,6 +190,21 @@ class PackTest extends JobsTest {
         assertThat(tom.page("/batteries/" + code + "/pack")).doesNotContain("T1+");
         assertThat(tom.ask(get("/batteries/T-04/pack")).getStatus()).isEqualTo(404);
         assertThat(tom.page("/batteries/T-04/jobs")).doesNotContain("pack-apart");
+    }
+
+    /** A tray has no groups: a good one beside it is named, drawn, and nothing that is not full and free. */
+    @Test
+    void aFlatTrayIsWokenBesideAGoodBattery() throws Exception {
+        Battery flat = batteries.byCode("T-05").orElseThrow();
+        String page = tom.page("/batteries/T-05/wake");
+        assertThat(page).contains("Beside a good battery", "can lie beside it").doesNotContain("group by group");
+        List<Battery> named = Pattern.compile("class=\"fig\" href=\"/batteries/([^\"]+)\"")
+                .matcher(page)
+                .results()
+                .map(link -> batteries.byCode(link.group(1)).orElseThrow())
+                .toList();
+        assertThat(named).isNotEmpty().allMatch(good -> GoodBeside.suits(states.stateOf(flat), states.stateOf(good)));
+        assertThat(tom.page("/batteries/T-05/jobs/recover")).contains("/batteries/T-05/wake");
     }
 
     /** Six blocks of 8 V and a charger of 12 V: two by two, added up against what its own charger begins at. */

@@ -1,4 +1,4 @@
-package org.ostendum.core.wiring;
+package org.ostendum.core.recover;
 
 import java.time.Duration;
 import java.util.ArrayList;

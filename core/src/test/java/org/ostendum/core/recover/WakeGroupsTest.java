@@ -1,4 +1,4 @@
-package org.ostendum.core.wiring;
+package org.ostendum.core.recover;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -13,7 +13,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.ostendum.core.battery.CellLayout;
 import org.ostendum.core.battery.LayoutText;
 import org.ostendum.core.battery.UsualLayout;
-import org.ostendum.core.wiring.WakeGroups.Group;
+import org.ostendum.core.recover.WakeGroups.Group;
 
 class WakeGroupsTest {
     /** @param cells in each block */
