@@ -31,6 +31,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 class WakeController {
     private static final int LEAST_VOLTS = 2;
     private static final int MOST_VOLTS = 120;
+    /** Part of full above which no charger's sensing is in question (rule of thumb). */
+    private static final double FLAT = 0.3;
 
     private final Packs packs;
     private final BatteryStates states;
@@ -58,6 +60,7 @@ class WakeController {
         page.addAttribute("battery", battery);
         page.addAttribute("form", form);
         page.addAttribute("forbidden", forbidden(state));
+        page.addAttribute("speaksAgainst", speaksAgainst(state, words));
         page.addAttribute("besides", good.beside(battery, state));
         page.addAttribute("limited", GoodBeside.needsLimit(state));
         packs.of(battery).ifPresent(pack -> groups(battery, pack, form, page));
@@ -108,6 +111,15 @@ class WakeController {
         }
         boolean all = !read.isEmpty() && read.size() == groups.groups().size() && form.isSound();
         return all ? (Double) groups.packVolts(read) : null;
+    }
+
+    /** @return why there is nothing to wake, by its state; null where nothing says so */
+    private static @Nullable String speaksAgainst(BatteryState state, Words words) {
+        if (state.isCharging()) {
+            return words.text("wake.charging");
+        }
+        boolean holdsSome = state.charge().isKnown() && state.charge().low() > FLAT;
+        return holdsSome ? words.text("wake.not-flat", state.charge().percent().percent()) : null;
     }
 
     /** @return whether it may not be woken at all: nothing frozen, bulging or leaking is charged */

@@ -16,8 +16,11 @@ import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Packs;
 import org.ostendum.app.job.JobEvent;
 import org.ostendum.app.job.JobsTest;
+import org.ostendum.app.ledger.LedgerEvents;
+import org.ostendum.app.state.BatteryRecord;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.support.OwnBatteries;
+import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.procedure.Run;
 import org.ostendum.core.procedure.RunEvent;
 import org.ostendum.core.procedure.Step;
@@ -30,6 +33,9 @@ import org.springframework.mock.web.MockHttpServletResponse;
 class PackTest extends JobsTest {
     @Autowired
     private BatteryStates states;
+
+    @Autowired
+    private BatteryRecord record;
 
     @Autowired
     private OwnBatteries own;
@@ -196,8 +202,12 @@ class PackTest extends JobsTest {
     @Test
     void aFlatTrayIsWokenBesideAGoodBattery() throws Exception {
         Battery flat = batteries.byCode("T-05").orElseThrow();
+        assertThat(states.stateOf(flat).isCharging()).isTrue();
         String page = tom.page("/batteries/T-05/wake");
-        assertThat(page).contains("Beside a good battery", "can lie beside it").doesNotContain("group by group");
+        assertThat(page).contains("its charger has begun");
+        assertThat(page)
+                .contains("Beside a good battery", "Red on plus of the flat one")
+                .doesNotContain("group by group");
         List<Battery> named = Pattern.compile("class=\"fig\" href=\"/batteries/([^\"]+)\"")
                 .matcher(page)
                 .results()
@@ -211,6 +221,11 @@ class PackTest extends JobsTest {
     @Test
     void aFlatPackIsWokenInGroups() throws Exception {
         String address = "/batteries/" + code + "/wake";
+        assertThat(tom.page(address)).contains("It is not flat: about 100 % left.");
+        Battery pack = batteries.byCode(code).orElseThrow();
+        BatteryEvent worked =
+                new BatteryEvent.Worked(states.instant(), pack.type().model().capacity());
+        record.record(pack, List.of(LedgerEvents.entry(worked, 1, "")));
         assertThat(tom.page("/batteries/" + code + "/pack")).contains(address);
         assertThat(tom.page(address))
                 .contains("Group 1: blocks 1 to 2, 16 V", "Group 3: blocks 5 to 6", "3 groups, 90 minutes");
