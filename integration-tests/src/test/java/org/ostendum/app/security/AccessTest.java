@@ -3,13 +3,17 @@ package org.ostendum.app.security;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+import static org.springframework.security.test.web.servlet.setup.SecurityMockMvcConfigurers.springSecurity;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.request;
 
+import jakarta.servlet.Filter;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -18,11 +22,17 @@ import org.ostendum.app.support.ApplicationTest;
 import org.ostendum.core.people.Role;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.HttpMethod;
+import org.springframework.http.HttpStatus;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.setup.MockMvcBuilders;
 import org.springframework.util.AntPathMatcher;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class AccessTest extends ApplicationTest {
     private static final Map<Role, String> LOGINS = Map.of(
             Role.TECHNICIAN, "tom",
@@ -35,6 +45,11 @@ class AccessTest extends ApplicationTest {
     private MockMvc mvc;
 
     @Autowired
+    private Filter springSecurityFilterChain;
+
+    private MockMvc guards;
+
+    @Autowired
     private RequestMappingHandlerMapping requestMappingHandlerMapping;
 
     static Stream<Arguments> routesAndRoles() {
@@ -44,6 +59,11 @@ class AccessTest extends ApplicationTest {
 
     static Stream<Route> shutRoutes() {
         return Access.ROUTES.stream().filter(route -> !route.open());
+    }
+
+    static Stream<Arguments> routesAndOneOfTheirRoles() {
+        return shutRoutes()
+                .map(route -> Arguments.of(route, route.roles().iterator().next()));
     }
 
     /** A form's token is asked for whoever sends it. */
@@ -62,19 +82,49 @@ class AccessTest extends ApplicationTest {
                 .replace("/*", "/999999999");
     }
 
+    /** Behind the guards, in place of every page: who gets here has been let in. */
+    @RestController
+    static class LetIn {
+        @RequestMapping("/**")
+        @ResponseStatus(HttpStatus.ALREADY_REPORTED)
+        void here() {}
+    }
+
+    @BeforeAll
+    void putNothingButTheGuardsUp() {
+        guards = MockMvcBuilders.standaloneSetup(new LetIn())
+                .apply(springSecurity(springSecurityFilterChain))
+                .build();
+    }
+
     @ParameterizedTest
     @MethodSource("routesAndRoles")
     void aRouteIsOpenToItsRolesAndShutToTheOthers(Route route, Role role) throws Exception {
-        MockHttpServletResponse answer = mvc.perform(request(route.method(), example(route))
+        assertThat(statusOf(guards, route, role))
+                .isEqualTo(expected(route, role).value());
+    }
+
+    private static HttpStatus expected(Route route, Role role) {
+        if (route.pattern().equals("/sign-out")) {
+            return HttpStatus.FOUND;
+        }
+        return route.roles().contains(role) ? HttpStatus.ALREADY_REPORTED : HttpStatus.FORBIDDEN;
+    }
+
+    /** The real page, once. */
+    @ParameterizedTest
+    @MethodSource("routesAndOneOfTheirRoles")
+    void whoIsLetInGetsAnAnswerThatIsNoFault(Route route, Role role) throws Exception {
+        assertThat(statusOf(mvc, route, role)).isNotIn(401, 403, 500);
+    }
+
+    private static int statusOf(MockMvc asked, Route route, Role role) throws Exception {
+        return asked.perform(request(route.method(), example(route))
                         .with(user(LOGINS.get(role)).roles(role.name()))
                         .with(csrf()))
                 .andReturn()
-                .getResponse();
-        if (route.roles().contains(role)) {
-            assertThat(answer.getStatus()).isNotIn(401, 403, 500);
-        } else {
-            assertThat(answer.getStatus()).isEqualTo(403);
-        }
+                .getResponse()
+                .getStatus();
     }
 
     @ParameterizedTest
