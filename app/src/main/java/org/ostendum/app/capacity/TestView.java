@@ -16,14 +16,26 @@ import org.ostendum.core.capacity.TestRow;
  *
  * @param ends of the battery; null with too few readings, and when it is over
  * @param worst of the lead that falls first, likewise
+ * @param over when the test will be, by whichever comes first
  */
 public record TestView(
-        CapacityTest test, TestCourse course, DischargeCurve curve, @Nullable Ends ends, @Nullable Ends worst) {
+        CapacityTest test,
+        TestCourse course,
+        DischargeCurve curve,
+        @Nullable Ends ends,
+        @Nullable Ends worst,
+        @Nullable Ends over) {
     static TestView of(CapacityTest test, TestCourse course) {
         Optional<Ends> ends = test.isOpen() ? course.ends() : Optional.empty();
         Optional<Ends> worst = test.isOpen() ? course.worstLead().flatMap(course::ends) : Optional.empty();
+        Optional<Ends> over = test.isOpen() ? course.over() : Optional.empty();
         return new TestView(
-                test, course, DischargePlotter.plot(course, ends.orElse(null)), ends.orElse(null), worst.orElse(null));
+                test,
+                course,
+                DischargePlotter.plot(course, ends.orElse(null)),
+                ends.orElse(null),
+                worst.orElse(null),
+                over.orElse(null));
     }
 
     public @Nullable TestResult result() {

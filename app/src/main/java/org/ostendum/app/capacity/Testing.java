@@ -3,6 +3,7 @@ package org.ostendum.app.capacity;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -21,6 +22,7 @@ import org.ostendum.app.state.BatteryRecord;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.alarm.AlarmKind;
 import org.ostendum.core.alarm.TestAlarm;
+import org.ostendum.core.capacity.EarlierTest;
 import org.ostendum.core.capacity.TestCourse;
 import org.ostendum.core.capacity.TestResult;
 import org.ostendum.core.capacity.TestRow;
@@ -63,12 +65,12 @@ class Testing {
         return new TestCourse(test.sheet(), tests.rows(test.id()), before(test));
     }
 
-    /** @return part of the rating that the last test before it came to; null for none on record */
-    private @Nullable Double before(CapacityTest test) {
+    /** @return the last test before it; null for none on record */
+    private @Nullable EarlierTest before(CapacityTest test) {
         return tests.of(test.batteryId()).stream()
                 .filter(t -> t.id() < test.id() && t.part() != null)
                 .reduce((a, b) -> b)
-                .map(CapacityTest::part)
+                .map(t -> new EarlierTest(t.sheet(), tests.rows(t.id()), Objects.requireNonNull(t.part())))
                 .orElse(null);
     }
 

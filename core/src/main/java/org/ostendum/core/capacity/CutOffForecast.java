@@ -14,14 +14,10 @@ import org.ostendum.core.quantity.OutOfRange;
  */
 public final class CutOffForecast {
     private static final double KNEE = 0.01;
-    /** V for each cell over a test of the rated length, and usual spreads: rules of thumb fitted to simulated discharges. */
-    private static final double ACID = 0.168;
+    /** V for each cell, the meter and what the curve leaves out: of the battery, and where one lead alone is read. */
+    static final double BATTERY_ERROR = 0.0015;
 
-    private static final double RESISTANCE = 0.10;
-    private static final double LAST_FALL = 0.10;
-    private static final double[] SPREAD = {0.012, 0.015, 0.08};
-    /** V for each cell: the meter, and what the curve leaves out. */
-    private static final double ERROR = 0.002;
+    static final double LEAD_ERROR = 0.002;
 
     private static final int GRID = 400;
     private static final double SHORTEST = 0.15;
@@ -36,7 +32,12 @@ public final class CutOffForecast {
      * @param early a tenth of what may be lies before it
      * @param late a tenth lies after it
      */
-    public record Ends(double early, double likely, double late) {}
+    public record Ends(double early, double likely, double late) {
+        /** @return when the first of the two is likely to have come */
+        Ends orSooner(Ends other) {
+            return new Ends(Math.min(early, other.early), Math.min(likely, other.likely), Math.min(late, other.late));
+        }
+    }
 
     /**
      * What is taken to be likely before the first reading.
@@ -44,9 +45,10 @@ public final class CutOffForecast {
      * @param hours the whole time, by the last test or the rating
      * @param rated whole time of a sound battery
      * @param spread part of it, 0.02 to 0.5
+     * @param shape in which its voltage falls
      */
-    public record Before(double hours, double rated, double spread) {
-        public Before {
+    record Before(double hours, double rated, double spread, FallShape shape) {
+        Before {
             OutOfRange.check("hours", hours, 0.02, 60);
             OutOfRange.check("rated hours", rated, 0.02, 60);
             OutOfRange.check("spread", spread, 0.02, 0.5);
@@ -54,13 +56,14 @@ public final class CutOffForecast {
     }
 
     /** A voltage for each cell and when it was read, hours. */
-    public record Point(double hours, double volts) {}
+    record Point(double hours, double volts) {}
 
     /**
      * @param points in the order of time, two and more; none after the end
      * @param end volts for each cell at which it is over
+     * @param error V, of a reading for each cell
      */
-    public static Ends of(List<Point> points, double end, Before before) {
+    static Ends of(List<Point> points, double end, double error, Before before) {
         List<Point> taken = thinned(points);
         double now = taken.get(taken.size() - 1).hours();
         double[] times = new double[GRID];
@@ -68,7 +71,7 @@ public final class CutOffForecast {
         double best = Double.NEGATIVE_INFINITY;
         for (int i = 0; i < GRID; i++) {
             times[i] = before.hours() * (SHORTEST + (LONGEST - SHORTEST) * i / (GRID - 1));
-            weights[i] = times[i] <= now ? Double.NEGATIVE_INFINITY : logWeight(taken, end, times[i], before);
+            weights[i] = times[i] <= now ? Double.NEGATIVE_INFINITY : logWeight(taken, end, error, times[i], before);
             best = Math.max(best, weights[i]);
         }
         if (best == Double.NEGATIVE_INFINITY) {
@@ -98,15 +101,30 @@ public final class CutOffForecast {
         return taken;
     }
 
-    /** The evidence of the readings for a whole time, its falls met with their spread, and how likely it was before. */
-    private static double logWeight(List<Point> points, double end, double whole, Before before) {
-        double[] usual = {ACID * whole / before.rated(), RESISTANCE, LAST_FALL};
-        Fit fit = new Fit(usual, SPREAD);
+    /**
+     * How a battery's voltage falls, by a test of it that went to its end.
+     *
+     * @param whole hours that it lasted
+     * @param rated hours of a sound battery
+     */
+    static FallShape shape(List<Point> points, double end, double error, double whole, double rated) {
+        return FallShape.learned(
+                fit(thinned(points), end, error, whole, whole / rated, FallShape.USUAL), whole / rated);
+    }
+
+    private static Fit fit(List<Point> points, double end, double error, double whole, double part, FallShape shape) {
+        Fit fit = shape.fit(part);
         for (Point point : points) {
-            double left = 1 - point.hours() / whole;
+            double left = Math.max(0, 1 - point.hours() / whole);
             double[] falls = {left, 1 - (1 - left) * (1 - left), left / (left + KNEE) * (1 + KNEE)};
-            fit.add(falls, point.volts() - end, ERROR);
+            fit.add(falls, point.volts() - end, error);
         }
+        return fit;
+    }
+
+    /** The evidence of the readings for a whole time, its falls met with their spread, and how likely it was before. */
+    private static double logWeight(List<Point> points, double end, double error, double whole, Before before) {
+        Fit fit = fit(points, end, error, whole, whole / before.rated(), before.shape());
         double off = (whole / before.hours() - 1) / before.spread();
         return fit.logEvidence() - 0.5 * off * off;
     }

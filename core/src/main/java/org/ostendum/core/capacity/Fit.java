@@ -29,8 +29,37 @@ final class Fit {
 
     /** @return logarithm of how likely what was read is, but for a constant; by Cholesky's factors */
     double logEvidence() {
-        double[][] factor = new double[N][N];
+        double[][] factor = factor();
         double logs = 0;
+        double squares = 0;
+        double[] solved = forward(factor, pull);
+        for (int i = 0; i < N; i++) {
+            logs += Math.log(factor[i][i]);
+            squares += solved[i] * solved[i];
+        }
+        return 0.5 * (squares - apart) - logs;
+    }
+
+    /** @return the coefficients after what was read */
+    double[] means() {
+        double[][] factor = factor();
+        return back(factor, forward(factor, pull));
+    }
+
+    /** @return standard deviations of the coefficients after what was read */
+    double[] spreads() {
+        double[][] factor = factor();
+        double[] spreads = new double[N];
+        for (int i = 0; i < N; i++) {
+            double[] unit = new double[N];
+            unit[i] = 1;
+            spreads[i] = Math.sqrt(back(factor, forward(factor, unit))[i]);
+        }
+        return spreads;
+    }
+
+    private double[][] factor() {
+        double[][] factor = new double[N][N];
         for (int i = 0; i < N; i++) {
             for (int j = 0; j <= i; j++) {
                 double sum = precision[i][j];
@@ -39,18 +68,31 @@ final class Fit {
                 }
                 factor[i][j] = i == j ? Math.sqrt(sum) : sum / factor[j][j];
             }
-            logs += Math.log(factor[i][i]);
         }
-        double squares = 0;
+        return factor;
+    }
+
+    private static double[] forward(double[][] factor, double[] right) {
         double[] solved = new double[N];
         for (int i = 0; i < N; i++) {
-            double sum = pull[i];
+            double sum = right[i];
             for (int k = 0; k < i; k++) {
                 sum -= factor[i][k] * solved[k];
             }
             solved[i] = sum / factor[i][i];
-            squares += solved[i] * solved[i];
         }
-        return 0.5 * (squares - apart) - logs;
+        return solved;
+    }
+
+    private static double[] back(double[][] factor, double[] right) {
+        double[] solved = new double[N];
+        for (int i = N - 1; i >= 0; i--) {
+            double sum = right[i];
+            for (int k = i + 1; k < N; k++) {
+                sum -= factor[k][i] * solved[k];
+            }
+            solved[i] = sum / factor[i][i];
+        }
+        return solved;
     }
 }

@@ -1,7 +1,6 @@
 package org.ostendum.core.capacity;
 
 import java.time.Duration;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -21,23 +20,30 @@ public final class TestCourse {
     private static final int CLOSE = 40;
     private static final double NEAR_END = 0.8;
 
-    private static final double LEAD_SPREAD = 0.1;
+    /** Of the rating, before anything is known of the one battery. */
+    private static final double USUAL_PART = 0.95;
+
+    private static final double RATING_SPREAD = 0.25;
 
     private final TestSheet sheet;
     private final List<TestRow> rows;
+    private final @Nullable EarlierTest earlier;
     private final Before before;
 
     /**
      * @param rows in the order of time
-     * @param last part of the rating that the last test gave; null for none on record
+     * @param earlier the last test; null for none on record
      */
-    public TestCourse(TestSheet sheet, List<TestRow> rows, @Nullable Double last) {
+    public TestCourse(TestSheet sheet, List<TestRow> rows, @Nullable EarlierTest earlier) {
         this.sheet = sheet;
         this.rows = List.copyOf(rows);
-        double hours = sheet.lasts().toSeconds() / 3600.0;
-        this.before = last == null
-                ? new Before(hours * 0.95, hours, 0.25)
-                : new Before(hours * Math.max(0.3, Math.min(1.3, last * 0.98)), hours, 0.08);
+        this.earlier = earlier;
+        this.before = earlier == null ? byRating(sheet) : earlier.tells(sheet);
+    }
+
+    private static Before byRating(TestSheet sheet) {
+        double hours = sheet.hours();
+        return new Before(hours * USUAL_PART, hours, RATING_SPREAD, FallShape.USUAL);
     }
 
     /** Why the load has to come off. */
@@ -80,7 +86,7 @@ public final class TestCourse {
         if (last == null) {
             return sheet.lasts().dividedBy(CLOSE);
         }
-        double soon = ends().map(Ends::early).orElse(before.hours()) * NEAR_END;
+        double soon = over().map(Ends::early).orElse(before.hours()) * NEAR_END;
         return last.elapsed().plus(sheet.lasts().dividedBy(last.hours() < soon ? USUAL : CLOSE));
     }
 
@@ -110,9 +116,7 @@ public final class TestCourse {
 
     /** @return hours under load at which the battery reaches its cut-off; empty with fewer than two readings */
     public Optional<Ends> ends() {
-        List<Point> points = new ArrayList<>();
-        rows.forEach(row -> points.add(new Point(row.hours(), row.volts() / sheet.cells())));
-        return ends(points, before);
+        return ends(points(), CutOffForecast.BATTERY_ERROR, before);
     }
 
     /**
@@ -120,17 +124,40 @@ public final class TestCourse {
      * @return hours at which its cells stand at the cut-off; empty with fewer than two readings of it
      */
     public Optional<Ends> ends(int lead) {
-        List<Point> points = new ArrayList<>();
-        withLeads()
-                .filter(row -> row.leads().size() >= lead)
-                .forEach(row -> points.add(new Point(row.hours(), row.leads().get(lead - 1) / sheet.cellsPerLead())));
-        return ends(points, new Before(before.hours(), before.rated(), Math.max(before.spread(), LEAD_SPREAD)));
+        return ends(points(lead), CutOffForecast.LEAD_ERROR, before(lead));
     }
 
-    private Optional<Ends> ends(List<Point> points, Before likely) {
+    /** @return hours at which the test is over: by the battery's cut-off, or sooner by the lead that stands lowest */
+    public Optional<Ends> over() {
+        Optional<Ends> lowest = worstLead().flatMap(this::ends);
+        return ends().map(ends -> lowest.map(ends::orSooner).orElse(ends));
+    }
+
+    private Before before(int lead) {
+        return earlier == null
+                ? new Before(before.hours(), before.rated(), before.spread(), FallShape.USUAL)
+                : earlier.tells(sheet, lead);
+    }
+
+    /** @return volts for each cell of the battery as a whole */
+    List<Point> points() {
+        return rows.stream()
+                .map(row -> new Point(row.hours(), row.volts() / sheet.cells()))
+                .toList();
+    }
+
+    /** @return volts for each cell between the two clips of one lead, from 1 */
+    List<Point> points(int lead) {
+        return withLeads()
+                .filter(row -> row.leads().size() >= lead)
+                .map(row -> new Point(row.hours(), row.leads().get(lead - 1) / sheet.cellsPerLead()))
+                .toList();
+    }
+
+    private Optional<Ends> ends(List<Point> points, double error, Before likely) {
         boolean enough = points.size() >= 2
                 && (points.get(points.size() - 1).hours() - points.get(0).hours()) * 60 >= LEAST_APART.toMinutes();
-        return enough ? Optional.of(CutOffForecast.of(points, sheet.cutOffPerCell(), likely)) : Optional.empty();
+        return enough ? Optional.of(CutOffForecast.of(points, sheet.cutOffPerCell(), error, likely)) : Optional.empty();
     }
 
     /** @return what it has come to: up to the moment at which the cut-off was crossed between two rows, or the last row */

@@ -49,6 +49,11 @@ public record TestSheet(
         return cutOffPerCell() * cellsPerLead - LEFT_BEHIND;
     }
 
+    /** @return how long a sound battery gives it */
+    double hours() {
+        return lasts.toSeconds() / 3600.0;
+    }
+
     public AmpHours rated() {
         return AmpHours.of(amperes.amperes() * lasts.toSeconds() / 3600.0);
     }

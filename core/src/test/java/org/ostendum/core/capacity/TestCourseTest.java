@@ -82,7 +82,10 @@ class TestCourseTest {
         assertThat(new TestCourse(TRAY, List.of(), null).result()).isEmpty();
         assertThat(new TestCourse(TRAY, List.of(), null).nextReading()).isEqualTo(Duration.ofMinutes(9));
         assertThatThrownBy(() -> CutOffForecast.of(
-                        List.of(new CutOffForecast.Point(0, 2)), 1.7, new CutOffForecast.Before(6, 6, 0.1)))
+                        List.of(new CutOffForecast.Point(0, 2)),
+                        1.7,
+                        0.002,
+                        new CutOffForecast.Before(6, 6, 0.1, FallShape.USUAL)))
                 .isInstanceOf(IllegalArgumentException.class);
     }
 

@@ -103,7 +103,7 @@ class LoadBankTest {
             hand.wait(Duration.ofSeconds(20))
                     .until(d -> !hand.text("#course .meter").equals(before));
         }
-        Ends ends = testing.course(test).ends().orElseThrow();
+        Ends ends = testing.course(test).over().orElseThrow();
         assertThat(testing.course(test).worstLead()).isPresent();
         assertThat(passUntil(Duration.ofHours(6), () -> !test(test.id()).isOpen()))
                 .isTrue();
@@ -111,7 +111,7 @@ class LoadBankTest {
         assertThat(done.endKind()).isEqualTo(EndKind.CUT_OFF);
         assertThat(done.part()).isBetween(0.9, 1.15);
         double lasted = testing.course(done).last().orElseThrow().hours();
-        assertThat(ends.likely()).isCloseTo(lasted, within(0.15 * lasted));
+        assertThat(ends.likely()).isCloseTo(lasted, within(0.06 * lasted));
         var state = states.stateOf(batteries.byCode("T-4").orElseThrow());
         assertThat(state.tests().part()).isCloseTo(done.part(), within(0.001));
         assertThat(state.tests().isRechargeDue()).isTrue();
