@@ -86,7 +86,7 @@ class ChargerChoice {
 
     private static List<ChargeKind> kinds(Procedure procedure) {
         return switch (procedure.id()) {
-            case "equalise" -> List.of(ChargeKind.EQUALISE);
+            case "equalise", "condition-aircraft" -> List.of(ChargeKind.EQUALISE);
             case "equalise-sulfated" -> List.of(ChargeKind.SULFATED);
             default ->
                 Arrays.stream(ChargeKind.values()).filter(k -> !k.needsCaps()).toList();

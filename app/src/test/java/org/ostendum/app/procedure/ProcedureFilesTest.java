@@ -132,6 +132,9 @@ class ProcedureFilesTest {
     /** The bus voltage of an aircraft says nothing while its battery is off. */
     @Test
     void theRegulatorIsReadWithTheBatteryOn() throws IOException {
+        // What was conditioned is tested, and signed for last.
+        assertThat(place("condition-aircraft", "off")).isLessThan(place("condition-aircraft", "rest"));
+        assertThat(place("condition-aircraft", "rest")).isLessThan(place("condition-aircraft", "sign"));
         assertThat(place("inspect-aircraft", "reconnect")).isBetween(1, place("inspect-aircraft", "regulator") - 1);
     }
 }

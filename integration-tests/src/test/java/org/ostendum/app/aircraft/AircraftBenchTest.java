@@ -122,6 +122,15 @@ class AircraftBenchTest extends JobsTest {
                 .isEqualTo(404);
     }
 
+    /** Below 24 of its 30 minutes it is conditioned, which no other battery is. */
+    @Test
+    void conditioningIsOfferedToAircraftAlone() throws Exception {
+        assertThat(tom.page("/batteries/A-1/aircraft")).contains("/batteries/A-1/jobs/condition-aircraft");
+        assertThat(tom.page("/batteries/A-1/jobs")).contains("Condition an aircraft battery");
+        assertThat(tom.page("/batteries/A-1/jobs/condition-aircraft")).contains("24 of 30 minutes");
+        assertThat(tom.page("/batteries/T-04/jobs")).doesNotContain("Condition an aircraft battery");
+    }
+
     /** A figure said anew leaves the first readable where the aircraft's battery has its past. */
     @Test
     void hoursSaidAnewLeaveTheFirstFigureInTheLedger() throws Exception {
