@@ -48,6 +48,17 @@ final class BatteryGates {
                         new Evidence("stage", stage.word()));
     }
 
+    /** What has left the site keeps its past and takes nothing more. */
+    static GateOutcome notRetired(Subject battery) {
+        return battery.state().stage() != Stage.RETIRED
+                ? GateOutcome.OPEN
+                : GateOutcome.shut(
+                        Message.of("gate.NOT_RETIRED.shut", battery.code()),
+                        Message.of("gate.NOT_RETIRED.remedy"),
+                        null,
+                        new Evidence("stage", Stage.RETIRED.word()));
+    }
+
     static GateOutcome notHeld(Subject battery) {
         String reason = battery.state().heldFor();
         return reason == null

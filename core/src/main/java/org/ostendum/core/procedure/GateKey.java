@@ -3,6 +3,8 @@ package org.ostendum.core.procedure;
 /** Every gate, with the practice it keeps. */
 public enum GateKey {
     TRAINED("safety.who", false),
+    /** It has not left the site: asked before every job on a battery. */
+    NOT_RETIRED("history", false),
     STATION_READY("safety.station", true),
     FAN_ON("safety.ventilation", true),
     /** Of the changers that the room has, one at least. */

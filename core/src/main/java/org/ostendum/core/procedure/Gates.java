@@ -17,6 +17,7 @@ public final class Gates {
         ALL.put(GateKey.RIGHT_VOLTAGE, MachineGates::rightVoltage);
         ALL.put(GateKey.RIGHT_WEIGHT, MachineGates::rightWeight);
         ALL.put(GateKey.MACHINE_FREE, MachineGates::machineFree);
+        battery(GateKey.NOT_RETIRED, BatteryGates::notRetired);
         battery(GateKey.UNDAMAGED, BatteryGates::undamaged);
         battery(GateKey.HAS_CAPS, BatteryGates::hasCaps);
         battery(GateKey.COMMISSIONED, BatteryGates::commissioned);
@@ -58,11 +59,18 @@ public final class Gates {
         return gate.ask(situation);
     }
 
-    /** @return what every gate of a procedure says, its training first, in the procedure's order */
+    /** @return what every gate of a procedure says, its training first; that a battery has left only where it has */
     public static Map<GateKey, GateOutcome> ask(Procedure procedure, Situation at) {
         Situation situation = at.needing(procedure.training());
         Map<GateKey, GateOutcome> outcomes = new EnumMap<>(GateKey.class);
         outcomes.put(GateKey.TRAINED, ask(GateKey.TRAINED, situation));
+        boolean onABattery = procedure.subject() == Procedure.Subject.BATTERY;
+        if (onABattery && !procedure.gates().contains(GateKey.COMMISSIONED)) {
+            GateOutcome here = ask(GateKey.NOT_RETIRED, situation);
+            if (here instanceof GateOutcome.Shut) {
+                outcomes.put(GateKey.NOT_RETIRED, here);
+            }
+        }
         procedure.gates().forEach(key -> outcomes.put(key, ask(key, situation)));
         return outcomes;
     }

@@ -5,6 +5,7 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.List;
 import java.util.UUID;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -51,6 +52,11 @@ class RetireTest extends JobsTest {
         assertThat(tom.page("/find?q=" + battery.code())).contains(battery.code());
         assertThat(tom.page("/batteries/" + battery.code() + "/ledger")).contains("Worn out.");
         assertThat(tom.page("/batteries/" + battery.code() + "/jobs/charge")).contains("has left the site");
+        for (String job : List.of("wash", "cover-plates", "recover", "receive", "inspect-daily", "cell-repair")) {
+            assertThat(tom.page("/batteries/" + battery.code() + "/jobs/" + job))
+                    .as(job)
+                    .contains(battery.code() + " has left the site.");
+        }
         assertThat(maud.send(address, "reason", "Again.", "recycler", "Kelmscot")
                         .getStatus())
                 .isEqualTo(422);
