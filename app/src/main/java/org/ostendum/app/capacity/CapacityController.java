@@ -12,6 +12,7 @@ import org.ostendum.app.device.LoadBanks;
 import org.ostendum.app.form.Faults;
 import org.ostendum.app.form.TypedForm;
 import org.ostendum.app.form.TypedInput;
+import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.page.NotFound;
 import org.ostendum.app.state.BatteryStates;
@@ -50,12 +51,22 @@ class CapacityController {
     private final Testing testing;
     private final BatteryStates states;
     private final LoadBanks banks;
+    private final Batteries batteries;
+    private final Recharge recharge;
 
-    CapacityController(CapacityTests tests, Testing testing, BatteryStates states, LoadBanks banks) {
+    CapacityController(
+            CapacityTests tests,
+            Testing testing,
+            BatteryStates states,
+            LoadBanks banks,
+            Batteries batteries,
+            Recharge recharge) {
         this.tests = tests;
         this.testing = testing;
         this.states = states;
         this.banks = banks;
+        this.batteries = batteries;
+        this.recharge = recharge;
     }
 
     @GetMapping("/batteries/{battery}/capacity")
@@ -177,6 +188,14 @@ class CapacityController {
     private String show(CapacityTest test, TypedForm form, Model page) {
         page.addAttribute("place", "fleet");
         page.addAttribute("view", TestView.of(test, testing.course(test)));
+        page.addAttribute(
+                "recharge",
+                test.isOpen()
+                        ? null
+                        : batteries
+                                .byId(test.batteryId())
+                                .flatMap(recharge::openOf)
+                                .orElse(null));
         page.addAttribute("form", form);
         page.addAttribute("faults", form.faults());
         return "capacity/test";

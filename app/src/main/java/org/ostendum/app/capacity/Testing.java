@@ -45,6 +45,7 @@ class Testing {
     private final BatteryStates states;
     private final AlarmService alarms;
     private final LiveEvents live;
+    private final Recharge recharge;
 
     Testing(
             CapacityTests tests,
@@ -52,13 +53,15 @@ class Testing {
             BatteryRecord record,
             BatteryStates states,
             AlarmService alarms,
-            LiveEvents live) {
+            LiveEvents live,
+            Recharge recharge) {
         this.tests = tests;
         this.batteries = batteries;
         this.record = record;
         this.states = states;
         this.alarms = alarms;
         this.live = live;
+        this.recharge = recharge;
     }
 
     TestCourse course(CapacityTest test) {
@@ -90,13 +93,25 @@ class Testing {
     }
 
     /**
-     * Ends a test with what was read so far.
+     * Ends a test with what was read so far, and opens the charge that is due then.
      *
      * @param reason why it is broken off; empty for one that has reached its end
      * @return whether it ended now
      */
     @Transactional
     boolean end(CapacityTest test, EndKind how, String reason, @Nullable Long by, Instant now) {
+        if (!close(test, how, reason, by, now)) {
+            return false;
+        }
+        Battery battery = batteries.byId(test.batteryId()).orElseThrow();
+        if (states.stateOf(battery).tests().isRechargeDue()) {
+            recharge.open(battery, by == null ? beginner(test) : by);
+        }
+        return true;
+    }
+
+    /** Writes down how it ended. */
+    boolean close(CapacityTest test, EndKind how, String reason, @Nullable Long by, Instant now) {
         Battery battery = batteries.byId(test.batteryId()).orElseThrow();
         record.lock(battery);
         TestCourse course = course(test);

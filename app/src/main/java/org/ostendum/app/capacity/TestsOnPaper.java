@@ -35,6 +35,6 @@ public class TestsOnPaper {
         double amperes = sheet.amperes().amperes();
         tests.read(id, new TestRow(lasted, sheet.cutOff(), amperes, List.of()));
         CapacityTest test = tests.byId(id).orElseThrow();
-        testing.end(test, EndKind.CUT_OFF, "", by, since.plus(lasted));
+        testing.close(test, EndKind.CUT_OFF, "", by, since.plus(lasted));
     }
 }

@@ -8,11 +8,8 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.job.ChargerChoice.Choice;
 import org.ostendum.app.job.JobRunning.PassedGate;
-import org.ostendum.app.procedure.SiteProcedures;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;
-import org.ostendum.core.procedure.Procedure;
-import org.ostendum.core.procedure.Situation;
 import org.ostendum.core.procedure.Step;
 import org.ostendum.core.wiring.School;
 import org.springframework.stereotype.Service;
@@ -21,25 +18,13 @@ import org.springframework.transaction.annotation.Transactional;
 /** Puts batteries on their usual chargers at one look each, as at the end of a day along a row. The gates are those of the job. */
 @Service
 public class ChargesAtOnce {
-    private static final String CHARGE = "charge";
-
-    private final SiteProcedures procedures;
-    private final Situations situations;
-    private final ChargerChoice chargers;
+    private final ChargeOffer offers;
     private final JobViews views;
     private final Beginning beginning;
     private final LookOver lookOver;
 
-    ChargesAtOnce(
-            SiteProcedures procedures,
-            Situations situations,
-            ChargerChoice chargers,
-            JobViews views,
-            Beginning beginning,
-            LookOver lookOver) {
-        this.procedures = procedures;
-        this.situations = situations;
-        this.chargers = chargers;
+    ChargesAtOnce(ChargeOffer offers, JobViews views, Beginning beginning, LookOver lookOver) {
+        this.offers = offers;
         this.views = views;
         this.beginning = beginning;
         this.lookOver = lookOver;
@@ -58,16 +43,16 @@ public class ChargesAtOnce {
         }
     }
 
-    private record Asked(Procedure procedure, @Nullable Choice choice, Situation situation, Ready ready) {}
+    private record Asked(ChargeOffer.Offer offer, Ready ready) {}
 
     /** What is looked at on each battery. */
     public List<String> looks() {
-        return procedure().steps().stream().map(Step::rightText).toList();
+        return offers.procedure().steps().stream().map(Step::rightText).toList();
     }
 
     /** Whether one look is enough: the site may have added a figure to be read. */
     public boolean isEnough() {
-        return procedure().canBeLookedOver();
+        return offers.procedure().canBeLookedOver();
     }
 
     public Ready ready(Battery battery, Person person, Words words) {
@@ -86,28 +71,23 @@ public class ChargesAtOnce {
         }
         List<PassedGate> passed = new ArrayList<>();
         asked.ready().looks().forEach(line -> passed.add(line.looked()));
+        ChargeOffer.Offer offer = asked.offer();
         long job = beginning.begin(
-                asked.procedure(), battery, null, asked.choice(), asked.situation(), person, passed, School.LEAST);
+                offer.procedure(), battery, null, offer.choice(), offer.situation(), person, passed, School.LEAST);
         return lookOver.goThrough(job, person, words) ? Optional.empty() : Optional.of(words.text("several.step", job));
     }
 
-    private Procedure procedure() {
-        return procedures.find(CHARGE).orElseThrow();
-    }
-
     private Asked ask(Battery battery, Person person, Words words) {
-        Procedure procedure = procedure();
-        @Nullable Choice choice = chargers.of(procedure, battery, "", "");
-        Situation of = situations.of(procedure.training(), battery, null, person);
-        Situation situation = choice == null ? of : of.on(choice.misfits());
-        List<GateLine> gates = views.gates(procedure, situation, words);
+        ChargeOffer.Offer offer = offers.of(battery, person);
+        List<GateLine> gates = views.gates(offer.procedure(), offer.situation(), words);
+        @Nullable Choice choice = offer.choice();
         Ready ready = new Ready(
                 battery,
                 choice == null || choice.chosen() == null
                         ? null
                         : choice.chosen().charger().code(),
                 gates.stream().filter(GateLine::isShut).toList(),
-                Beginning.looks(procedure, gates));
-        return new Asked(procedure, choice, situation, ready);
+                Beginning.looks(offer.procedure(), gates));
+        return new Asked(offer, ready);
     }
 }

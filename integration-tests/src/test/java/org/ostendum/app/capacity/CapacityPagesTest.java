@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.Collections;
 import org.junit.jupiter.api.Test;
 import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.job.Job;
 import org.ostendum.app.job.JobsTest;
 import org.ostendum.app.ledger.LedgerEntry;
 import org.ostendum.app.state.BatteryStates;
@@ -71,6 +72,12 @@ class CapacityPagesTest extends JobsTest {
         assertThat(done.endKind()).isEqualTo(CapacityTest.EndKind.CUT_OFF);
         assertThat(done.part()).isBetween(0.85, 0.9);
         assertThat(tom.page(address)).contains("87 % of its rating: serviceable", "0.006", "Charge it now");
+        // Its charge was opened in the tester's name, with every step of it still to be done.
+        Job charge = jobs.ofBattery(battery.id(), 1).get(0);
+        assertThat(charge.procedureId()).isEqualTo("charge");
+        assertThat(charge.isOpen()).isTrue();
+        assertThat(tom.page(address)).contains("Its charge is open: go on", "/jobs/" + charge.id());
+        assertThat(states.stateOf(battery).isCharging()).isFalse();
         assertThat(tom.page("/batteries/" + battery.code())).contains("It was emptied by a capacity test");
         assertThat(tom.page("/batteries/" + battery.code() + "/jobs/issue"))
                 .contains("was emptied by a capacity test and has not been charged full since");
@@ -111,6 +118,8 @@ class CapacityPagesTest extends JobsTest {
                 .isEqualTo(422);
         tom.send("/capacity/" + test.id() + "/stop", "reason", "Wanted on the stage.");
         assertThat(tom.page("/capacity/" + test.id())).contains("Broken off", "Wanted on the stage.");
+        // Nothing was drawn: there is nothing to put back.
+        assertThat(jobs.ofBattery(test.batteryId(), 1)).noneMatch(Job::isOpen);
         assertThat(states.stateOf(battery).inHand()).isNull();
         // Stopped at once, the load was never on: nothing was taken out of it.
         assertThat(ledger.ofBattery(battery.id(), null, 1).get(0).kind()).isEqualTo(EntryKind.NOTE);
