@@ -31,7 +31,8 @@ class SimulatedChargeTest {
     private static final List<ChargeSample> CHARGE = SimulatedCharge.of(TRAY, 0.6, START, Duration.ofMinutes(5), 4);
 
     private static EndOfCharge.Verdict judged(List<ChargeSample> samples, boolean lamp) {
-        return EndOfCharge.judge(new EndOfCharge.Known(TRAY, Rules.standard(), samples, List.of(), 360.0, null, lamp));
+        return EndOfCharge.judge(
+                new EndOfCharge.Known(TRAY, TRAY.cells(), Rules.standard(), samples, List.of(), 360.0, null, lamp));
     }
 
     @Test

@@ -123,7 +123,8 @@ class ChargeViews {
         BatteryModel model = battery.type().model();
         boolean lit = lamp || (run != null && run.meter().lampAt() != null);
         @Nullable Double counted = run == null ? null : run.meter().ampHours();
-        EndOfCharge.Known known = new EndOfCharge.Known(model, rules, samples, pilots, taken, counted, lit);
+        EndOfCharge.Known known =
+                new EndOfCharge.Known(model, state.cellsAtWork(), rules, samples, pilots, taken, counted, lit);
         return Optional.of(new ChargeView(
                 battery,
                 since,

@@ -145,8 +145,7 @@ public class ChargerMatches {
         }
         double drawn = running.stream()
                 .filter(r -> r.charger() != null)
-                .mapToDouble(r -> ChargerMatch.kilowatts(
-                        r.charger().sheet(), r.battery().type().model().cells(), site))
+                .mapToDouble(r -> ChargerMatch.kilowatts(r.charger().sheet(), r.cells(), site))
                 .sum();
         return Math.max(0, limit - drawn);
     }

@@ -53,6 +53,7 @@ record ChargingView(
     /**
      * A battery on charge.
      *
+     * @param cells that the current goes through
      * @param charger over its slot, null for none on the plan
      * @param whole from its start
      * @param left of it now
@@ -64,6 +65,7 @@ record ChargingView(
      */
     record Running(
             Battery battery,
+            int cells,
             RoomPlan.@Nullable Charger charger,
             ChargeKind kind,
             Instant since,
@@ -78,8 +80,7 @@ record ChargingView(
             return status == null
                     ? null
                     : (Integer) (int) Math.round(1000
-                            * Gassing.ofCharge(
-                                            battery.type().model().cells(), status.volts(), status.amperes(), celsius)
+                            * Gassing.ofCharge(cells, status.volts(), status.amperes(), celsius)
                                     .cubicMetres());
         }
 

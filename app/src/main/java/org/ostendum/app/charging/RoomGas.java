@@ -80,7 +80,7 @@ class RoomGas {
     Ahead with(RoomPlan room, List<Running> running, BatteryModel model, Duration whole) {
         Instant now = batteryStates.instant();
         List<GasBudget.Source> sources = new ArrayList<>(sources(room, running));
-        sources.add(source("", model, now, now.plus(whole), whole));
+        sources.add(source("", model.cells(), model, now, now.plus(whole), whole));
         AirStatus air = statuses.air(room.id()).orElse(null);
         return foreseen(room, sources, air != null && !air.isFanOn());
     }
@@ -114,6 +114,7 @@ class RoomGas {
     private static GasBudget.Source source(Running running) {
         return source(
                 running.battery().code(),
+                running.cells(),
                 running.battery().type().model(),
                 running.since(),
                 running.since().plus(running.whole().late()),
@@ -121,9 +122,9 @@ class RoomGas {
     }
 
     private static GasBudget.Source source(
-            String battery, BatteryModel model, Instant since, Instant until, Duration likely) {
+            String battery, int cells, BatteryModel model, Instant since, Instant until, Duration likely) {
         Instant from = since.plusSeconds(Math.round(likely.toSeconds() * GASSES_FROM));
-        return new GasBudget.Source(battery, model.cells(), ChargeSums.finish(model.capacity()), from, until);
+        return new GasBudget.Source(battery, cells, ChargeSums.finish(model.capacity()), from, until);
     }
 
     /** What its fan moves; where nobody has said, what all chargers of the room want when they finish at once. */

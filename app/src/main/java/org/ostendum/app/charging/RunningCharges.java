@@ -132,6 +132,7 @@ class RunningCharges {
                 past);
         return new Running(
                 battery,
+                state.cellsAtWork(),
                 charger,
                 charge.kind(),
                 since,

@@ -55,6 +55,7 @@ public final class EndOfCharge {
     /**
      * What is known of a charge so far.
      *
+     * @param cells that the current goes through: a bridged one is none
      * @param samples oldest first; impossible ones are passed over
      * @param pilots oldest first
      * @param taken Ah out since the last full charge; null where nobody knows
@@ -63,6 +64,7 @@ public final class EndOfCharge {
      */
     public record Known(
             BatteryModel model,
+            int cells,
             Rules rules,
             List<ChargeSample> samples,
             List<Pilot> pilots,
@@ -71,7 +73,7 @@ public final class EndOfCharge {
             boolean lamp) {
         public Known {
             samples = samples.stream()
-                    .filter(s -> s.isPossible(model.cells(), model.capacity().ampHours()))
+                    .filter(s -> s.isPossible(cells, model.capacity().ampHours()))
                     .toList();
             pilots = List.copyOf(pilots);
         }
@@ -194,7 +196,7 @@ public final class EndOfCharge {
     /** mV a cell, brought to 25 °C where the temperature is known. */
     private static double millivolts(Known known, List<ChargeSample> samples) {
         return Robust.median(samples.stream()
-                .mapToDouble(s -> s.volts().volts() * 1000 / known.model().cells()
+                .mapToDouble(s -> s.volts().volts() * 1000 / known.cells()
                         - (s.celsius() == null ? 0 : PER_KELVIN * (s.celsius().degrees() - 25)))
                 .toArray());
     }

@@ -61,7 +61,8 @@ class EndOfChargeTest {
 
     private static EndOfCharge.Verdict judge(
             List<ChargeSample> samples, List<EndOfCharge.Pilot> pilots, @Nullable Double taken, boolean lamp) {
-        return EndOfCharge.judge(new EndOfCharge.Known(TRAY, Rules.standard(), samples, pilots, taken, null, lamp));
+        return EndOfCharge.judge(
+                new EndOfCharge.Known(TRAY, TRAY.cells(), Rules.standard(), samples, pilots, taken, null, lamp));
     }
 
     @Test
@@ -181,8 +182,9 @@ class EndOfChargeTest {
     @Test
     void whatTheChargerCountedGoesBeforeASumWithGaps() {
         EndOfCharge.Known gaps =
-                new EndOfCharge.Known(TRAY, Rules.standard(), List.of(), List.of(), 400.0, 430.0, true);
-        EndOfCharge.Known none = new EndOfCharge.Known(TRAY, Rules.standard(), List.of(), List.of(), 400.0, null, true);
+                new EndOfCharge.Known(TRAY, TRAY.cells(), Rules.standard(), List.of(), List.of(), 400.0, 430.0, true);
+        EndOfCharge.Known none =
+                new EndOfCharge.Known(TRAY, TRAY.cells(), Rules.standard(), List.of(), List.of(), 400.0, null, true);
 
         assertThat(EndOfCharge.judge(gaps).decision()).isEqualTo(EndOfCharge.Decision.FULL);
         assertThat(EndOfCharge.judge(none).decision()).isEqualTo(EndOfCharge.Decision.NOT_YET);

@@ -139,6 +139,7 @@ class ProcedureFaultsTest {
                 .as("what no argument opens")
                 .containsExactly(
                         GateKey.TRAINED,
+                        GateKey.NOT_RETIRED,
                         GateKey.HAS_CAPS,
                         GateKey.COMMISSIONED,
                         GateKey.NOT_FROZEN,

@@ -3,14 +3,25 @@ package org.ostendum.app.charging;
 import static java.util.Objects.requireNonNull;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
+import java.util.Set;
+import java.util.UUID;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.ledger.LedgerEvents;
+import org.ostendum.app.state.BatteryRecord;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.support.ApplicationTest;
 import org.ostendum.app.support.AsPerson;
+import org.ostendum.app.support.OwnBatteries;
+import org.ostendum.core.event.BatteryEvent;
+import org.ostendum.core.event.ChargeKind;
+import org.ostendum.core.event.Ending;
 import org.ostendum.core.rulebook.Severity;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.MockMvc;
@@ -24,6 +35,12 @@ class ChargingTest extends ApplicationTest {
 
     @Autowired
     private BatteryStates batteryStates;
+
+    @Autowired
+    private BatteryRecord record;
+
+    @Autowired
+    private OwnBatteries own;
 
     @Autowired
     private ChargingViews views;
@@ -63,6 +80,27 @@ class ChargingTest extends ApplicationTest {
                     .isLessThan(Severity.ACT));
         });
         assertThat(view.heldBack()).isPositive();
+    }
+
+    /** At the same voltage fewer cells get more each, and gas more: a bridged cell is none of them. */
+    @Test
+    void gasIsSummedUpOverTheCellsThatAreAtWork() {
+        Battery battery = own.rested("GB" + UUID.randomUUID().toString().substring(0, 5), "T-04");
+        Instant now = batteryStates.instant();
+        record.record(
+                battery,
+                List.of(
+                        LedgerEvents.entry(new BatteryEvent.CellBridged(now, 3, now.plus(Duration.ofDays(9))), 1, ""),
+                        LedgerEvents.entry(new BatteryEvent.ChargeStarted(now, ChargeKind.CONVENTIONAL, null), 1, "")));
+        ChargingView.Running running = views.view(false).running().stream()
+                .filter(r -> r.battery().id() == battery.id())
+                .findFirst()
+                .orElseThrow();
+        assertThat(running.cells()).isEqualTo(battery.type().model().cells() - 1);
+        record.record(
+                battery,
+                List.of(LedgerEvents.entry(
+                        new BatteryEvent.ChargeEnded(now.plusSeconds(1), Ending.BROKEN_OFF, Set.of(), null), 1, "")));
     }
 
     @Test
