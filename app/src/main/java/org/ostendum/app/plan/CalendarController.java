@@ -2,6 +2,8 @@ package org.ostendum.app.plan;
 
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.app.inventory.Rooms;
 import org.ostendum.app.page.NotFound;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;
@@ -25,30 +27,48 @@ class CalendarController {
     private final CalendarFeeds feeds;
     private final Planning planning;
     private final PlanRuns runs;
+    private final FeedJobs jobs;
+    private final Rooms rooms;
 
-    CalendarController(CalendarFeeds feeds, Planning planning, PlanRuns runs) {
+    CalendarController(CalendarFeeds feeds, Planning planning, PlanRuns runs, FeedJobs jobs, Rooms rooms) {
         this.feeds = feeds;
         this.planning = planning;
         this.runs = runs;
+        this.jobs = jobs;
+        this.rooms = rooms;
     }
 
     @GetMapping("/plan/calendar")
     String page(Person person, Model page) {
         page.addAttribute("place", "plan");
         page.addAttribute("feeds", feeds.of(person.id()));
+        page.addAttribute("rooms", rooms.names());
         return "plan/calendar";
     }
 
     @PostMapping("/plan/calendar")
     String add(
-            @RequestParam(defaultValue = "false") boolean whole, Person person, Words words, RedirectAttributes flash) {
-        String token = feeds.add(person.id(), whole, words.now());
+            @RequestParam(defaultValue = "false") boolean whole,
+            @RequestParam(defaultValue = "") String room,
+            Person person,
+            Words words,
+            RedirectAttributes flash) {
+        @Nullable Long only = room.isEmpty() ? null : (Long) roomNamed(room);
+        String token = feeds.add(person.id(), whole || only != null, only, words.now());
         flash.addFlashAttribute(
                 "address",
                 ServletUriComponentsBuilder.fromCurrentContextPath()
                         .path("/calendar/" + token + ".ics")
                         .toUriString());
         return "redirect:/plan/calendar";
+    }
+
+    private long roomNamed(String code) {
+        return rooms.names().stream()
+                .filter(room -> room.code().equals(code))
+                .findFirst()
+                .orElseThrow(() -> new NotFound("room " + code))
+                .id();
     }
 
     @PostMapping("/plan/calendar/{id}/end")
@@ -67,6 +87,6 @@ class CalendarController {
         int sequence = run == null ? 0 : (int) run.id();
         return ResponseEntity.ok()
                 .contentType(CALENDAR)
-                .body(PlanCalendar.of(plan, sequence, feed.whole() ? null : feed.login(), words.now(), words));
+                .body(PlanCalendar.of(plan, sequence, jobs.of(feed), words.now(), words));
     }
 }

@@ -3,6 +3,7 @@ package org.ostendum.app.plan;
 import java.time.Instant;
 import java.util.Objects;
 import java.util.Set;
+import java.util.function.Predicate;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.component.VEvent;
 import net.fortuna.ical4j.model.property.Description;
@@ -13,7 +14,6 @@ import net.fortuna.ical4j.model.property.Sequence;
 import net.fortuna.ical4j.model.property.Uid;
 import net.fortuna.ical4j.model.property.immutable.ImmutableCalScale;
 import net.fortuna.ical4j.model.property.immutable.ImmutableVersion;
-import org.jspecify.annotations.Nullable;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
@@ -29,16 +29,16 @@ final class PlanCalendar {
 
     /**
      * @param sequence of the plan, higher for each later one
-     * @param login whose jobs; null for everybody's
+     * @param told which of its jobs
      */
-    static String of(Plan plan, int sequence, @Nullable String login, Instant stamp, Words words) {
+    static String of(Plan plan, int sequence, Predicate<PlanJob> told, Instant stamp, Words words) {
         Calendar calendar = new Calendar();
         calendar.add(new ProdId("-//Ostendum//Plan//EN"));
         calendar.add(ImmutableVersion.VERSION_2_0);
         calendar.add(ImmutableCalScale.GREGORIAN);
         plan.jobs().stream()
                 .filter(job -> SHOWN.contains(job.what()))
-                .filter(job -> login == null || login.equals(job.person()) || job.person() == null)
+                .filter(told)
                 .forEach(job -> calendar.add(event(job, sequence, stamp, words)));
         return calendar.toString();
     }

@@ -8,15 +8,18 @@ import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalTime;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import net.fortuna.ical4j.data.CalendarBuilder;
 import net.fortuna.ical4j.model.component.VEvent;
 import org.awaitility.Awaitility;
 import org.junit.jupiter.api.Test;
 import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.inventory.Rooms;
 import org.ostendum.app.job.JobsTest;
 import org.ostendum.app.people.People;
 import org.ostendum.app.plan.PlanRun.State;
@@ -315,7 +318,7 @@ class PlanTest extends JobsTest {
         PlanRun run = inForce();
         tom.send("/plan/calendar", "whole", "false");
         long id = sql.fetchValue("select max(id) from calendar_feed") instanceof Number n ? n.longValue() : 0;
-        String token = feeds.add(people.byLogin("tom").orElseThrow().id(), true, run.from());
+        String token = feeds.add(people.byLogin("tom").orElseThrow().id(), true, null, run.from());
         String calendar = stranger("/calendar/" + token + ".ics");
         assertThat(calendar).startsWith("BEGIN:VCALENDAR").contains("SEQUENCE:" + run.id(), "@ostendum");
         VEvent first = (VEvent) new CalendarBuilder()
@@ -329,6 +332,30 @@ class PlanTest extends JobsTest {
         assertThat(stranger("/calendar/" + token + ".ics")).doesNotContain("VEVENT");
         assertThat(whole).isGreaterThan(id);
         assertThat(tom.page("/plan/calendar")).contains("My jobs");
+    }
+
+    /** A room's calendar tells of its own chargers and batteries, and of no other room's. */
+    @Test
+    void aRoomHasACalendarOfItsOwn() throws Exception {
+        PlanRun run = inForce();
+        long tomsId = people.byLogin("tom").orElseThrow().id();
+        Set<String> told = new HashSet<>();
+        for (Rooms.RoomName room : rooms.names()) {
+            String token = feeds.add(tomsId, true, room.id(), run.from());
+            List<String> uids = uids(stranger("/calendar/" + token + ".ics"));
+            assertThat(told).as(room.code()).doesNotContainAnyElementsOf(uids);
+            told.addAll(uids);
+        }
+        String all = feeds.add(tomsId, true, null, run.from());
+        assertThat(uids(stranger("/calendar/" + all + ".ics"))).isNotEmpty().containsAll(told);
+        assertThat(told).isNotEmpty();
+        tom.send("/plan/calendar", "room", "main");
+        assertThat(feeds.of(tomsId)).anyMatch(feed -> feed.room() != null && feed.whole());
+        assertThat(tom.send("/plan/calendar", "room", "no-such").getStatus()).isEqualTo(404);
+    }
+
+    private static List<String> uids(String calendar) {
+        return calendar.lines().filter(line -> line.startsWith("UID:")).toList();
     }
 
     private String stranger(String path) throws Exception {
