@@ -86,7 +86,9 @@ public class JobRunning {
     public long begin(Jobs.NewJob job, List<PassedGate> passed) {
         Optional<Long> begun = jobs.begin(job);
         if (begun.isEmpty()) {
-            return jobs.openLike(job).orElseThrow();
+            long like = jobs.openLike(job).orElseThrow();
+            jobs.chooseAgain(like, job);
+            return like;
         }
         int seq = 0;
         for (PassedGate gate : passed) {

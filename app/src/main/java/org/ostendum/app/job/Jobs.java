@@ -97,6 +97,19 @@ public class Jobs {
                 .fetchOptional(JOB.ID);
     }
 
+    /** Another charger or kind of charge, for a job that stands open and in which nobody has done anything yet. */
+    void chooseAgain(long id, NewJob job) {
+        if (job.chargerId() == null || job.chargeKind() == null) {
+            return;
+        }
+        sql.update(JOB)
+                .set(JOB.CHARGER_ID, job.chargerId())
+                .set(JOB.CHARGE_KIND, job.chargeKind().name())
+                .where(JOB.ID.eq(id))
+                .andNotExists(sql.selectOne().from(JOB_EVENT).where(JOB_EVENT.JOB_ID.eq(id)))
+                .execute();
+    }
+
     public Optional<Job> byId(long id) {
         return select(JOB.ID.eq(id)).fetchOptional(Jobs::job);
     }

@@ -78,6 +78,10 @@ class CapacityPagesTest extends JobsTest {
         assertThat(charge.isOpen()).isTrue();
         assertThat(tom.page(address)).contains("Its charge is open: go on", "/jobs/" + charge.id());
         assertThat(states.stateOf(battery).isCharging()).isFalse();
+        // Whoever takes it to another charger goes on with the same job, on that one.
+        assertThat(begin(tom, battery.code(), "charge", "charger", "CA3", "kind", "CONVENTIONAL"))
+                .isEqualTo(charge.id());
+        assertThat(jobs.byId(charge.id()).orElseThrow().charger()).isEqualTo("CA3");
         assertThat(tom.page("/batteries/" + battery.code())).contains("It was emptied by a capacity test");
         assertThat(tom.page("/batteries/" + battery.code() + "/jobs/issue"))
                 .contains("was emptied by a capacity test and has not been charged full since");
