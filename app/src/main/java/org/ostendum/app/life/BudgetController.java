@@ -39,7 +39,9 @@ class BudgetController {
         EVEN_POOLS,
         COOLER_ROOM,
         WEEKLY_WATER,
-        FULL_CHARGES
+        FULL_CHARGES,
+        /** Another school: opportunity charges in place of eight hours each of work, charge and rest. */
+        IN_BREAKS
     }
 
     /** A line of the table. */
@@ -104,6 +106,7 @@ class BudgetController {
                         case COOLER_ROOM -> stress.cooler(KELVINS);
                         case WEEKLY_WATER -> stress.watered();
                         case FULL_CHARGES -> stress.chargedToTheEnd();
+                        case IN_BREAKS -> stress.chargedInBreaks();
                     };
             other.add(life.under(now));
         }

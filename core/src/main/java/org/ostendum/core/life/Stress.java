@@ -23,13 +23,18 @@ public record Stress(double cyclesAYear, double depth, double celsius, double th
     /** Years that it would last standing by. */
     private static final double YEARS = 10;
 
+    private static final double MOST_CYCLES = 1500;
+    private static final double HOTTEST = 60;
+    /** K, of batteries that are charged in their breaks (rule of thumb). */
+    private static final double WARMER_IN_BREAKS = 5;
+
     private static final double BY_THIRST = 1.0;
     private static final double BY_SHORT_CHARGES = 0.8;
 
     public Stress {
-        OutOfRange.check("cycles a year", cyclesAYear, 0, 1500);
+        OutOfRange.check("cycles a year", cyclesAYear, 0, MOST_CYCLES);
         OutOfRange.check("depth", depth, 0, 1);
-        OutOfRange.check("temperature", celsius, -20, 60);
+        OutOfRange.check("temperature", celsius, -20, HOTTEST);
         OutOfRange.check("thirst", thirst, 0, 1);
         OutOfRange.check("short charges", shortCharges, 0, 1);
     }
@@ -56,6 +61,16 @@ public record Stress(double cyclesAYear, double depth, double celsius, double th
 
     public Stress chargedToTheEnd() {
         return new Stress(cyclesAYear, depth, celsius, thirst, 0);
+    }
+
+    /** The same work charged in the breaks: twice the cycles, half as deep, with no time to cool between (rules of thumb). */
+    public Stress chargedInBreaks() {
+        return new Stress(
+                Math.min(MOST_CYCLES, 2 * cyclesAYear),
+                depth / 2,
+                Math.min(HOTTEST, celsius + WARMER_IN_BREAKS),
+                thirst,
+                shortCharges);
     }
 
     public Stress with(double cycles) {

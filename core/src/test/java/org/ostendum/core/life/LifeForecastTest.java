@@ -54,6 +54,16 @@ class LifeForecastTest {
         assertThat(budget.mostOfAMonth()).isPositive();
     }
 
+    /** Half as deep twice as often wears the plates a little less, and the warmth takes more than that. */
+    @Test
+    void chargesInTheBreaksCostLifeByTheirHeat() {
+        Stress work = new Stress(250, 0.8, 25, 0, 0);
+        Stress breaks = work.chargedInBreaks();
+        assertThat(breaks.partAYear(1500)).isGreaterThan(work.partAYear(1500));
+        assertThat(breaks.cooler(5).partAYear(1500)).isLessThan(work.partAYear(1500));
+        assertThat(new Stress(1400, 0.8, 58, 0, 0).chargedInBreaks().celsius()).isEqualTo(60);
+    }
+
     /** Worn out within a year and a half, each is bought twice in three years. */
     @Test
     void aShortLivedOneIsBoughtAgainWithinTheTime() {

@@ -78,5 +78,6 @@ class RetireTest extends JobsTest {
         assertThat(tom.page("/budget")).contains("Life and budget", "Year 3", "T-07", "Eight of ten times");
         assertThat(tom.page("/budget?what=COOLER_ROOM")).contains("A room 5 K cooler");
         assertThat(tom.page("/budget?what=EVEN_POOLS")).contains("take turns");
+        assertThat(tom.page("/budget?what=IN_BREAKS")).contains("Charged in the breaks");
     }
 }
