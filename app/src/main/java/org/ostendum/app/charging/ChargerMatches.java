@@ -139,7 +139,7 @@ public class ChargerMatches {
     /** What runs is taken at the full current of its charger: it may begin again at any moment. */
     private @Nullable Double kilowattsLeft(List<Running> running) {
         Rules site = batteryStates.rulesFor(null);
-        double limit = site.value(RuleKey.SITE_POWER).doubleValue();
+        double limit = site.number(RuleKey.SITE_POWER);
         if (limit == 0) {
             return null;
         }

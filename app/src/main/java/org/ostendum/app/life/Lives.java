@@ -170,7 +170,7 @@ class Lives {
     }
 
     private static double tariff(Rules rules) {
-        return rules.value(RuleKey.TARIFF_DAY).doubleValue() / 100;
+        return rules.number(RuleKey.TARIFF_DAY) / 100;
     }
 
     private static Stress stress(Battery battery, BatteryState state, EventLog log, Instant now) {

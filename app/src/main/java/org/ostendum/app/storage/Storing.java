@@ -227,10 +227,7 @@ public class Storing {
                                         .intValue();
                     default -> null;
                 };
-        return new Outlook.Limits(
-                rules.value(RuleKey.STORE_FALL).doubleValue(),
-                days,
-                rules.value(RuleKey.STORE_FROST_MARGIN).doubleValue());
+        return new Outlook.Limits(rules.number(RuleKey.STORE_FALL), days, rules.number(RuleKey.STORE_FROST_MARGIN));
     }
 
     /** A battery shipped dry, and how long it keeps so. */

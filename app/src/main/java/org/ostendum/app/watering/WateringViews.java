@@ -189,7 +189,7 @@ class WateringViews {
         double millilitres = ledger.waterings(now.minus(back)).values().stream()
                 .mapToDouble(log -> log.poured(Instant.MIN, now))
                 .sum();
-        double price = batteryStates.rulesFor(null).value(RuleKey.WATER_PRICE).doubleValue();
+        double price = batteryStates.rulesFor(null).number(RuleKey.WATER_PRICE);
         return new Total(millilitres / 1000, millilitres / 1000 * price / 100);
     }
 

@@ -21,9 +21,7 @@ public record Cooling(Instant readyAt, boolean isByTemperature) {
             return new Cooling(byClock, false);
         }
         double above = battery.degrees() - room.degrees();
-        return above <= rules.value(RuleKey.COOL_WITHIN).doubleValue()
-                ? new Cooling(now, true)
-                : new Cooling(byClock, false);
+        return above <= rules.number(RuleKey.COOL_WITHIN) ? new Cooling(now, true) : new Cooling(byClock, false);
     }
 
     public boolean isReady(Instant now) {

@@ -20,8 +20,8 @@ public record Tariff(double day, double night, LocalTime nightFrom, LocalTime ni
 
     public static Tariff of(Rules rules, ZoneId zone) {
         return new Tariff(
-                rules.value(RuleKey.TARIFF_DAY).doubleValue(),
-                rules.value(RuleKey.TARIFF_NIGHT).doubleValue(),
+                rules.number(RuleKey.TARIFF_DAY),
+                rules.number(RuleKey.TARIFF_NIGHT),
                 LocalTime.of(rules.value(RuleKey.TARIFF_NIGHT_FROM).intValue(), 0),
                 LocalTime.of(rules.value(RuleKey.TARIFF_NIGHT_UNTIL).intValue(), 0),
                 zone);

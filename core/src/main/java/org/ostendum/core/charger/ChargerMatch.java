@@ -127,7 +127,7 @@ public final class ChargerMatch {
 
     private void surroundings() {
         double percent = 100 * now.hydrogen();
-        if (percent >= rules.value(RuleKey.HYDROGEN_ALARM).doubleValue()) {
+        if (percent >= rules.number(RuleKey.HYDROGEN_ALARM)) {
             add(Mismatch.Kind.AIR, Severity.STOP, tenths(percent), rules.value(RuleKey.HYDROGEN_ALARM));
         }
         Double left = now.kilowattsLeft();

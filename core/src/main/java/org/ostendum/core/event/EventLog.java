@@ -6,6 +6,7 @@ import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.quantity.AmpHours;
 
@@ -43,6 +44,16 @@ public final class EventLog {
     /** @return when the first of them happened; null for none */
     public @Nullable Instant begun() {
         return events.isEmpty() ? null : events.get(0).at();
+    }
+
+    /** @return the first of one kind */
+    public <E extends BatteryEvent> Optional<E> first(Class<E> kind) {
+        for (BatteryEvent event : events) {
+            if (kind.isInstance(event)) {
+                return Optional.of(kind.cast(event));
+            }
+        }
+        return Optional.empty();
     }
 
     /** @return those of one kind after {@code from} and up to {@code to} */

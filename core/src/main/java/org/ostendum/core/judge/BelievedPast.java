@@ -31,7 +31,9 @@ final class BelievedPast {
             }
             Gravities read = round.gravities(correction);
             if (!read.isEmpty()) {
-                Gravities kept = round.setAside().isEmpty() ? read : read.without(slips(round, read, after));
+                Gravities kept = round.setAside().isEmpty()
+                        ? read
+                        : round.gravitiesWithout(slips(round, read, after), correction);
                 if (!kept.isEmpty()) {
                     believed.add(new DatedGravities(
                             round.round().takenAt(), round.round().state(), kept));

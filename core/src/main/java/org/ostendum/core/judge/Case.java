@@ -40,6 +40,7 @@ public final class Case {
     private final Set<Integer> setAside;
     private final EventLog events;
     private final List<DatedGravities> fullRounds;
+    private final double[] fullDays;
     private final ChargeVolts chargeVolts;
     private final Map<Integer, CellCourse> courses = new HashMap<>();
     private final Map<Class<?>, Object> workedOut = new HashMap<>();
@@ -63,8 +64,8 @@ public final class Case {
         this.gravities = read.without(setAside);
         this.events = events;
         this.fullRounds = fullRounds();
-        this.chargeVolts =
-                new ChargeVolts(Stream.concat(past.stream(), Stream.of(latest)).toList());
+        this.fullDays = CellCourse.days(fullRounds, now());
+        this.chargeVolts = ChargeVolts.of(Stream.concat(past.stream(), Stream.of(latest)));
     }
 
     /** A battery of which only rounds are on record. */
@@ -152,17 +153,15 @@ public final class Case {
 
     /** One cell against its battery over {@link #full()}. */
     public CellCourse course(int cell) {
-        return courses.computeIfAbsent(cell, c -> CellCourse.of(fullRounds, c, now()));
+        return courses.computeIfAbsent(cell, c -> CellCourse.of(fullRounds, fullDays, c));
     }
 
     /** The same over ordinary charges alone, those of {@link #full()} that were no equalising ones. */
     public CellCourse ordinaryCourse(int cell) {
-        return CellCourse.of(
-                fullRounds.stream()
-                        .filter(d -> d.state() == RoundState.FULL_CHARGE)
-                        .toList(),
-                cell,
-                now());
+        List<DatedGravities> ordinary = fullRounds.stream()
+                .filter(d -> d.state() == RoundState.FULL_CHARGE)
+                .toList();
+        return CellCourse.of(ordinary, CellCourse.days(ordinary, now()), cell);
     }
 
     /**

@@ -27,18 +27,27 @@ public final class CellCourse {
         this.placeNow = above.length < PLACE ? Double.NaN : median(above.length - PLACE, above.length);
     }
 
-    static CellCourse of(List<DatedGravities> rounds, int cell, Instant now) {
-        double[] days = new double[rounds.size()];
+    /** @param days of the rounds from now, see {@link #days(List, Instant)} */
+    static CellCourse of(List<DatedGravities> rounds, double[] days, int cell) {
+        double[] ofCell = new double[rounds.size()];
         double[] above = new double[rounds.size()];
         int read = 0;
-        for (DatedGravities dated : rounds) {
-            if (dated.gravities().has(cell)) {
-                days[read] = Duration.between(now, dated.takenAt()).toMinutes() / 1440.0;
-                above[read] = dated.gravities().aboveTenths(cell);
+        for (int i = 0; i < days.length; i++) {
+            Gravities gravities = rounds.get(i).gravities();
+            if (gravities.has(cell)) {
+                ofCell[read] = days[i];
+                above[read] = gravities.aboveTenths(cell);
                 read++;
             }
         }
-        return new CellCourse(Arrays.copyOf(days, read), Arrays.copyOf(above, read));
+        return new CellCourse(Arrays.copyOf(ofCell, read), Arrays.copyOf(above, read));
+    }
+
+    /** @return days of each round from now, negative before it */
+    static double[] days(List<DatedGravities> rounds, Instant now) {
+        return rounds.stream()
+                .mapToDouble(dated -> Duration.between(now, dated.takenAt()).toMinutes() / 1440.0)
+                .toArray();
     }
 
     public int readings() {

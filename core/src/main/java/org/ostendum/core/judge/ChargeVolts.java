@@ -1,11 +1,9 @@
 package org.ostendum.core.judge;
 
-import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import java.util.OptionalDouble;
-import java.util.stream.DoubleStream;
+import java.util.stream.Stream;
 import org.ostendum.core.statistics.Robust;
 
 /** Cell voltages read on charge at the finish, over all rounds that hold them: each cell against its battery, and the battery against its own beginning. */
@@ -15,29 +13,53 @@ public final class ChargeVolts {
     /** Fewer tell nothing of a meter. */
     private static final int LEAST_CHANGES = 12;
 
-    private final Map<Integer, List<Double>> aboveByCell = new HashMap<>();
-    private final List<Double> medians = new ArrayList<>();
+    private static final double[] NONE = {};
+
+    /** mV above the median, at the cell's number, oldest first. */
+    private final double[][] aboveByCell;
+    /** mV a cell, at 25 °C, oldest first. */
+    private final double[] medians;
+
     private final double scatter;
 
-    /** @param rounds oldest first */
-    ChargeVolts(List<PastRound> rounds) {
-        rounds.forEach(round -> add(round.chargeVolts()));
-        scatter = learnedScatter();
+    private ChargeVolts(List<RoundVolts> rounds) {
+        this.aboveByCell = byCell(rounds);
+        this.medians = rounds.stream()
+                .mapToDouble(RoundVolts::medianAtReference)
+                .filter(median -> !Double.isNaN(median))
+                .toArray();
+        this.scatter = learnedScatter();
     }
 
-    private void add(RoundVolts round) {
-        for (int i = 0; i < round.count(); i++) {
-            aboveByCell.computeIfAbsent(round.cell(i), c -> new ArrayList<>()).add(round.above(i));
+    /** @param rounds oldest first */
+    static ChargeVolts of(Stream<PastRound> rounds) {
+        return new ChargeVolts(rounds.map(PastRound::chargeVolts)
+                .filter(round -> round.count() > 0)
+                .toList());
+    }
+
+    private static double[][] byCell(List<RoundVolts> rounds) {
+        int highest = rounds.stream().mapToInt(RoundVolts::highestNumber).max().orElse(0);
+        double[][] byCell = new double[highest + 1][rounds.size()];
+        int[] read = new int[highest + 1];
+        for (RoundVolts round : rounds) {
+            for (int i = 0; i < round.count(); i++) {
+                int cell = round.cell(i);
+                byCell[cell][read[cell]++] = round.above(i);
+            }
         }
-        if (!Double.isNaN(round.medianAtReference())) {
-            medians.add(round.medianAtReference());
-        }
+        Arrays.setAll(byCell, cell -> Arrays.copyOf(byCell[cell], read[cell]));
+        return byCell;
+    }
+
+    private double[] of(int cell) {
+        return cell < aboveByCell.length ? aboveByCell[cell] : NONE;
     }
 
     /** @return mV a cell shows above the median of its battery, against its own beginning where that is known */
     public OptionalDouble above(int cell) {
-        List<Double> above = aboveByCell.getOrDefault(cell, List.of());
-        if (above.isEmpty()) {
+        double[] above = of(cell);
+        if (above.length == 0) {
             return OptionalDouble.empty();
         }
         return OptionalDouble.of(last(above) - (isTold(cell) ? first(above) : 0));
@@ -58,45 +80,45 @@ public final class ChargeVolts {
     }
 
     private double[] changes() {
-        DoubleStream.Builder changes = DoubleStream.builder();
-        for (List<Double> above : aboveByCell.values()) {
-            for (int i = 1; i < above.size(); i++) {
-                changes.add(above.get(i) - above.get(i - 1));
+        int readAgain = Arrays.stream(aboveByCell)
+                .mapToInt(above -> Math.max(0, above.length - 1))
+                .sum();
+        double[] changes = new double[readAgain];
+        int next = 0;
+        for (double[] above : aboveByCell) {
+            for (int i = 1; i < above.length; i++) {
+                changes[next++] = above[i] - above[i - 1];
             }
         }
-        return changes.build().toArray();
+        return changes;
     }
 
     /** @return mV of the last reading alone above the median of its battery; empty where none was taken */
     public OptionalDouble lastAbove(int cell) {
-        List<Double> above = aboveByCell.getOrDefault(cell, List.of());
-        return above.isEmpty() ? OptionalDouble.empty() : OptionalDouble.of(above.get(above.size() - 1));
+        double[] above = of(cell);
+        return above.length == 0 ? OptionalDouble.empty() : OptionalDouble.of(above[above.length - 1]);
     }
 
     /** @return whether a cell was read often enough for its voltages alone to tell */
     public boolean isTold(int cell) {
-        return aboveByCell.getOrDefault(cell, List.of()).size() >= 2 * ROUNDS;
+        return of(cell).length >= 2 * ROUNDS;
     }
 
     /** @return mV a cell, at 25 °C, by which the battery's median now lies above its beginning; empty with too few rounds */
     public OptionalDouble risen() {
-        return medians.size() < 2 * ROUNDS ? OptionalDouble.empty() : OptionalDouble.of(last(medians) - first(medians));
+        return medians.length < 2 * ROUNDS ? OptionalDouble.empty() : OptionalDouble.of(last(medians) - first(medians));
     }
 
     /** @return mV a cell of the battery now, at 25 °C; empty where none were read */
     public OptionalDouble now() {
-        return medians.isEmpty() ? OptionalDouble.empty() : OptionalDouble.of(last(medians));
+        return medians.length == 0 ? OptionalDouble.empty() : OptionalDouble.of(last(medians));
     }
 
-    private static double first(List<Double> values) {
-        return median(values.subList(0, ROUNDS));
+    private static double first(double[] values) {
+        return Robust.median(Arrays.copyOf(values, ROUNDS));
     }
 
-    private static double last(List<Double> values) {
-        return median(values.subList(Math.max(0, values.size() - ROUNDS), values.size()));
-    }
-
-    private static double median(List<Double> values) {
-        return Robust.median(values.stream().mapToDouble(Double::doubleValue).toArray());
+    private static double last(double[] values) {
+        return Robust.median(Arrays.copyOfRange(values, Math.max(0, values.length - ROUNDS), values.length));
     }
 }

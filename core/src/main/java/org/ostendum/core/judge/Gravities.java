@@ -6,6 +6,7 @@ import java.util.Collections;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 import org.ostendum.core.electrolyte.TemperatureCorrection;
 import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.Round;
@@ -20,6 +21,10 @@ public final class Gravities {
 
     private final Map<Integer, CorrectedGravity> byCell;
     private final int medianTenths;
+    private final @Nullable CorrectedGravity lowest;
+    private final @Nullable CorrectedGravity highest;
+    /** The numbers of the cells read, in order: what goes over years of rounds walks arrays. */
+    private final int[] cells;
     /** Above the median, at the cell's number: courses over years ask for it more than for anything else. */
     private final int[] above;
 
@@ -30,6 +35,19 @@ public final class Gravities {
         this.above = new int[ordered.isEmpty() ? 0 : ordered.lastKey() + 1];
         Arrays.fill(above, NOT_READ);
         ordered.forEach((cell, gravity) -> above[cell] = gravity.tenths() - medianTenths);
+        this.cells = ordered.keySet().stream().mapToInt(Integer::intValue).toArray();
+        this.lowest = ordered.isEmpty() ? null : Collections.min(ordered.values());
+        this.highest = ordered.isEmpty() ? null : Collections.max(ordered.values());
+    }
+
+    /** @return the highest number of a cell read; 0 for none */
+    int highestNumber() {
+        return cells.length == 0 ? 0 : cells[cells.length - 1];
+    }
+
+    /** @param index from 0 to below {@link #count()}, in the order of the cells */
+    int cellAt(int index) {
+        return cells[index];
     }
 
     /** The gravities in the order of the cells. */
@@ -52,18 +70,22 @@ public final class Gravities {
         return new Gravities(byCell);
     }
 
+    /** @return these where none of those cells was read */
     public Gravities without(Set<Integer> cells) {
+        if (cells.stream().noneMatch(byCell::containsKey)) {
+            return this;
+        }
         Map<Integer, CorrectedGravity> rest = new TreeMap<>(byCell);
         rest.keySet().removeAll(cells);
         return new Gravities(rest);
     }
 
     public boolean isEmpty() {
-        return byCell.isEmpty();
+        return cells.length == 0;
     }
 
     public int count() {
-        return byCell.size();
+        return cells.length;
     }
 
     public CorrectedGravity of(int cell) {
@@ -85,6 +107,11 @@ public final class Gravities {
         return new CorrectedGravity(medianTenths);
     }
 
+    /** The same in tenths of a point. */
+    int medianTenths() {
+        return medianTenths;
+    }
+
     /** @return how far the cell stands above the median; negative below */
     public GravityDifference aboveMedian(int cell) {
         return new GravityDifference(aboveTenths(cell));
@@ -103,11 +130,18 @@ public final class Gravities {
     }
 
     public CorrectedGravity highest() {
-        return byCell.values().stream().max(CorrectedGravity::compareTo).orElseThrow();
+        return read(highest);
     }
 
     public CorrectedGravity lowest() {
-        return byCell.values().stream().min(CorrectedGravity::compareTo).orElseThrow();
+        return read(lowest);
+    }
+
+    private static CorrectedGravity read(@Nullable CorrectedGravity gravity) {
+        if (gravity == null) {
+            throw new IllegalStateException("No cell was read");
+        }
+        return gravity;
     }
 
     public int lowestCell() {

@@ -23,6 +23,11 @@ public final class PastRound {
     private @Nullable Corrected corrected;
 
     private @Nullable RoundVolts volts;
+    private @Nullable Boolean levels;
+
+    private @Nullable Believed believed;
+
+    private record Believed(Gravities read, Set<Integer> without, Gravities rest) {}
 
     private record Corrected(TemperatureCorrection by, Gravities gravities) {}
 
@@ -39,7 +44,11 @@ public final class PastRound {
 
     /** The same round with some of its gravities not believed. */
     public PastRound settingAside(Set<Integer> cells) {
-        return new PastRound(round, doubts, cells);
+        PastRound same = new PastRound(round, doubts, cells);
+        same.corrected = corrected;
+        same.volts = volts;
+        same.levels = levels;
+        return same;
     }
 
     public Round round() {
@@ -56,13 +65,35 @@ public final class PastRound {
         return setAside;
     }
 
-    Gravities gravities(TemperatureCorrection correction) {
+    /** @return its gravities as read, brought to the reference temperature */
+    public Gravities gravities(TemperatureCorrection correction) {
         Corrected known = corrected;
         if (known == null || !known.by().equals(correction)) {
             known = new Corrected(correction, Gravities.of(round, correction));
             corrected = known;
         }
         return known.gravities();
+    }
+
+    /** The same without some cells: which of those set aside were slips does not change from one verdict to the next. */
+    Gravities gravitiesWithout(Set<Integer> cells, TemperatureCorrection correction) {
+        Gravities read = gravities(correction);
+        Believed known = believed;
+        if (known == null || !known.read().equals(read) || !known.without().equals(cells)) {
+            known = new Believed(read, Set.copyOf(cells), read.without(cells));
+            believed = known;
+        }
+        return known.rest();
+    }
+
+    /** @return whether anybody looked at the level of a cell */
+    public boolean hasLevels() {
+        Boolean known = levels;
+        if (known == null) {
+            known = round.readings().stream().anyMatch(reading -> reading.level() != null);
+            levels = known;
+        }
+        return known;
     }
 
     RoundVolts chargeVolts() {

@@ -1,5 +1,6 @@
 package org.ostendum.core.judge;
 
+import java.util.Arrays;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.measure.CellReading;
@@ -67,6 +68,11 @@ final class RoundVolts {
 
     int count() {
         return cells.length;
+    }
+
+    /** @return the highest number of a cell read; 0 for none */
+    int highestNumber() {
+        return Arrays.stream(cells).max().orElse(0);
     }
 
     int cell(int index) {

@@ -1,12 +1,8 @@
 package org.ostendum.core.judge;
 
 import java.util.Arrays;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.stream.DoubleStream;
-import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.quantity.GravityDifference;
 import org.ostendum.core.statistics.Robust;
 
@@ -30,6 +26,7 @@ public final class Scatter {
     private static final int LEAST_READ = 18;
 
     private static final double NEARLY_ALL = 0.97;
+    private static final List<Integer> DIVISIONS = List.of(100, 50, 20);
 
     private final List<DatedGravities> past;
     private final double tenths;
@@ -49,41 +46,53 @@ public final class Scatter {
 
     /** @return tenths of the finest division of the float that the readings show: 100 where all are whole tens of points */
     private static int division(List<DatedGravities> recent) {
-        int[] divisions = {100, 50, 20};
-        for (int division : divisions) {
-            long read = 0;
-            long whole = 0;
-            for (DatedGravities dated : recent) {
-                // Corrected gravities of one round are all shifted by the same.
-                int first = dated.gravities().isEmpty()
-                        ? 0
-                        : dated.gravities().lowest().tenths();
-                for (CorrectedGravity gravity : dated.gravities().byCell().values()) {
-                    read++;
-                    whole += Math.floorMod(gravity.tenths() - first, division) <= 1 ? 1 : 0;
-                }
-            }
-            if (read >= LEAST_READ && whole >= NEARLY_ALL * read) {
-                return division;
+        int read = recent.stream().mapToInt(dated -> dated.gravities().count()).sum();
+        return read < LEAST_READ
+                ? 0
+                : DIVISIONS.stream()
+                        .filter(division -> whole(recent, division) >= NEARLY_ALL * read)
+                        .findFirst()
+                        .orElse(0);
+    }
+
+    /** @return how many readings lie on a whole division */
+    private static int whole(List<DatedGravities> recent, int division) {
+        int whole = 0;
+        for (DatedGravities dated : recent) {
+            Gravities gravities = dated.gravities();
+            // Corrected gravities of one round are all shifted by the same.
+            int lowest = gravities.isEmpty() ? 0 : gravities.lowest().tenths() - gravities.medianTenths();
+            for (int i = 0; i < gravities.count(); i++) {
+                whole += (gravities.aboveTenths(gravities.cellAt(i)) - lowest) % division <= 1 ? 1 : 0;
             }
         }
-        return 0;
+        return whole;
     }
 
     /** How each reading of a cell lies against the last one before it, which need not be of the round before. */
     private static double[] changes(List<DatedGravities> recent) {
-        DoubleStream.Builder changes = DoubleStream.builder();
-        Map<Integer, Integer> places = new HashMap<>();
+        int cells = recent.stream()
+                .mapToInt(dated -> dated.gravities().highestNumber())
+                .max()
+                .orElse(0);
+        int[] places = new int[cells + 1];
+        boolean[] known = new boolean[cells + 1];
+        double[] changes = new double
+                [recent.stream().mapToInt(dated -> dated.gravities().count()).sum()];
+        int next = 0;
         for (DatedGravities dated : recent) {
-            for (int cell : dated.gravities().byCell().keySet()) {
-                int place = dated.gravities().aboveTenths(cell);
-                Integer before = places.put(cell, place);
-                if (before != null) {
-                    changes.add(place - before);
+            Gravities gravities = dated.gravities();
+            for (int i = 0; i < gravities.count(); i++) {
+                int cell = gravities.cellAt(i);
+                int place = gravities.aboveTenths(cell);
+                if (known[cell]) {
+                    changes[next++] = place - places[cell];
                 }
+                known[cell] = true;
+                places[cell] = place;
             }
         }
-        return changes.build().toArray();
+        return Arrays.copyOf(changes, next);
     }
 
     public GravityDifference usual() {
@@ -96,21 +105,29 @@ public final class Scatter {
      *     the usual; empty also where the past is too short to say
      */
     Optional<GravityDifference> jump(Gravities now, int cell, int factor) {
-        double[] all = past.stream()
-                .map(DatedGravities::gravities)
-                .filter(g -> g.has(cell))
-                .mapToDouble(g -> g.aboveTenths(cell))
-                .toArray();
-        double[] places = Arrays.copyOfRange(all, Math.max(0, all.length - ROUNDS_FOR_PLACE), all.length);
+        double[] places = lastPlaces(cell);
         if (places.length == 0 || now.count() < LEAST_CELLS) {
             return Optional.empty();
         }
-        double above = now.aboveMedian(cell).tenths();
+        double above = now.aboveTenths(cell);
         double moved = above - Robust.median(places);
         // What was read twice running is believed.
-        double sinceLast = above - places[places.length - 1];
+        double sinceLast = above - places[0];
         return Math.abs(moved) > factor * tenths && Math.abs(sinceLast) > factor * tenths
                 ? Optional.of(new GravityDifference((int) Math.round(moved)))
                 : Optional.empty();
+    }
+
+    /** @return tenths above the median, of the last rounds that read the cell, newest first */
+    private double[] lastPlaces(int cell) {
+        double[] places = new double[ROUNDS_FOR_PLACE];
+        int read = 0;
+        for (int i = past.size() - 1; i >= 0 && read < ROUNDS_FOR_PLACE; i--) {
+            Gravities gravities = past.get(i).gravities();
+            if (gravities.has(cell)) {
+                places[read++] = gravities.aboveTenths(cell);
+            }
+        }
+        return Arrays.copyOf(places, read);
     }
 }

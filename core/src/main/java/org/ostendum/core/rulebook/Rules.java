@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.time.Duration;
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Objects;
 import org.ostendum.core.electrolyte.TemperatureCorrection;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.GravityDifference;
@@ -12,9 +13,23 @@ import org.ostendum.core.quantity.Volts;
 /** The thresholds in force for one battery: defaults, then the site's values, then the model's. Immutable. */
 public final class Rules {
     private final Map<RuleKey, BigDecimal> set;
+    /** A judge asks for the same limits at each cell. */
+    private final Map<RuleKey, Figure> figures = new EnumMap<>(RuleKey.class);
+
+    private record Figure(double value, int whole, int tenths) {
+        static Figure of(BigDecimal value) {
+            return new Figure(
+                    value.doubleValue(),
+                    value.intValue(),
+                    value.movePointRight(1).intValue());
+        }
+    }
 
     private Rules(Map<RuleKey, BigDecimal> set) {
         this.set = set;
+        for (RuleKey key : RuleKey.values()) {
+            figures.put(key, Figure.of(value(key)));
+        }
     }
 
     public static Rules standard() {
@@ -44,34 +59,39 @@ public final class Rules {
         return set.getOrDefault(key, key.standard());
     }
 
+    /** The same where it is only reckoned with, in the rule's own unit. */
+    public double number(RuleKey key) {
+        return figureOf(key).value();
+    }
+
     /** The rule with the value it has now, as a verdict keeps it. */
     public RuleUse use(RuleKey key) {
         return new RuleUse(key, value(key));
     }
 
     public GravityDifference points(RuleKey key) {
-        return new GravityDifference(in(key, Unit.POINTS).movePointRight(1).intValue());
+        return new GravityDifference(in(key, Unit.POINTS).tenths());
     }
 
     public Celsius celsius(RuleKey key) {
-        return Celsius.of(in(key, Unit.CELSIUS).doubleValue());
+        return Celsius.of(in(key, Unit.CELSIUS).value());
     }
 
     public int count(RuleKey key) {
-        return in(key, Unit.COUNT).intValue();
+        return in(key, Unit.COUNT).whole();
     }
 
     public int percent(RuleKey key) {
-        return in(key, Unit.PERCENT).intValue();
+        return in(key, Unit.PERCENT).whole();
     }
 
     public Volts volts(RuleKey key) {
-        return new Volts(in(key, Unit.MILLIVOLTS).intValue());
+        return new Volts(in(key, Unit.MILLIVOLTS).whole());
     }
 
     /** @throws IllegalArgumentException for a rule that is no length of time */
     public Duration duration(RuleKey key) {
-        double value = value(key).doubleValue();
+        double value = number(key);
         return switch (key.unit()) {
             case MINUTES -> Duration.ofSeconds(Math.round(value * 60));
             case HOURS -> Duration.ofSeconds(Math.round(value * 3600));
@@ -84,10 +104,14 @@ public final class Rules {
         return new TemperatureCorrection(celsius(RuleKey.TEMPERATURE_REFERENCE));
     }
 
-    private BigDecimal in(RuleKey key, Unit unit) {
+    private Figure in(RuleKey key, Unit unit) {
         if (key.unit() != unit) {
             throw new IllegalArgumentException(key.key() + " is in " + key.unit() + ", not " + unit);
         }
-        return value(key);
+        return figureOf(key);
+    }
+
+    private Figure figureOf(RuleKey key) {
+        return Objects.requireNonNull(figures.get(key));
     }
 }

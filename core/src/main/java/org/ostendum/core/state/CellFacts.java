@@ -60,6 +60,9 @@ public record CellFacts(Map<Integer, Instant> since, Map<Integer, Instant> bridg
 
     /** @return an earlier round as the cells stand now: those gone or bridged left out, those moved under their new numbers */
     PastRound asTheyStand(PastRound past, Sheet sheet) {
+        if (since.isEmpty() && bridged.isEmpty() && moves.isEmpty()) {
+            return past;
+        }
         PastRound now = past;
         int perBlock = sheet.model().layout().cellsPerCase();
         for (BlocksMoved moved : moves) {

@@ -39,7 +39,7 @@ final class RoundFold {
     static Facts after(PastRound past, Facts before, Sheet sheet) {
         Round round = past.round();
         Facts now = mixing(round, before);
-        Gravities gravities = Gravities.of(round, sheet.rules().temperatureCorrection());
+        Gravities gravities = past.gravities(sheet.rules().temperatureCorrection());
         now = now.with(now.water().afterLooking(round, sheet));
         now = now.with(now.care().afterRound(round, lowest(gravities, past)));
         Celsius warmest = warmest(round);

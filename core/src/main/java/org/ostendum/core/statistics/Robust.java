@@ -15,6 +15,9 @@ public final class Robust {
         if (values.length == 0) {
             throw new IllegalArgumentException("No median of nothing");
         }
+        if (values.length == 3) {
+            return Math.max(Math.min(values[0], values[1]), Math.min(Math.max(values[0], values[1]), values[2]));
+        }
         double[] parted = values.clone();
         int middle = parted.length / 2;
         double upper = select(parted, middle);

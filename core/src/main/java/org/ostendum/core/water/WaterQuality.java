@@ -41,11 +41,11 @@ public record WaterQuality(Reason reason, double found, double limit) {
         if (analysis == null) {
             return new WaterQuality(Reason.PURIFIED, 0, 0);
         }
-        double chloride = rules.value(RuleKey.WATER_CHLORIDE).doubleValue();
-        double iron = rules.value(RuleKey.WATER_IRON).doubleValue();
-        double residue = rules.value(RuleKey.WATER_RESIDUE).doubleValue();
+        double chloride = rules.number(RuleKey.WATER_CHLORIDE);
+        double iron = rules.number(RuleKey.WATER_IRON);
+        double residue = rules.number(RuleKey.WATER_RESIDUE);
         long days = Duration.between(analysis.at(), now).toDays();
-        double goodFor = rules.value(RuleKey.WATER_ANALYSIS).doubleValue();
+        double goodFor = rules.number(RuleKey.WATER_ANALYSIS);
         if (analysis.chloride() > chloride) {
             return new WaterQuality(Reason.CHLORIDE, analysis.chloride(), chloride);
         } else if (analysis.iron() > iron) {

@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.IntToDoubleFunction;
 import java.util.function.IntUnaryOperator;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -109,11 +110,11 @@ class CellCauseTest {
     /** Against the cell's own beginning: one that always stood 80 mV above is told nothing by it. */
     @Test
     void voltsCountAgainstTheCellsOwnBeginning() {
-        ChargeVolts always = new ChargeVolts(rounds(i -> 0, i -> 80));
+        ChargeVolts always = ChargeVolts.of(rounds(i -> 0, i -> 80).stream());
         assertThat(always.isTold(CELL)).isTrue();
         assertThat(always.above(CELL).orElseThrow()).isCloseTo(0, within(1.0));
         assertThat(always.lastAbove(CELL).orElseThrow()).isCloseTo(79.5, within(1.0));
-        ChargeVolts risen = new ChargeVolts(rounds(i -> 0, i -> i < 5 ? 0 : 80));
+        ChargeVolts risen = ChargeVolts.of(rounds(i -> 0, i -> i < 5 ? 0 : 80).stream());
         assertThat(risen.above(CELL).orElseThrow()).isCloseTo(80, within(1.5));
         assertThat(risen.above(7)).isEmpty();
         assertThat(risen.scatter()).isPositive();
@@ -122,10 +123,10 @@ class CellCauseTest {
     @Test
     void theBatteryIsMeasuredAgainstItsOwnBeginningToo() {
         List<PastRound> rounds = rounds(i -> 0, i -> 0);
-        ChargeVolts volts = new ChargeVolts(rounds);
+        ChargeVolts volts = ChargeVolts.of(rounds.stream());
         assertThat(volts.now().orElseThrow()).isCloseTo(2620.5, within(1.0));
         assertThat(volts.risen().orElseThrow()).isCloseTo(0, within(1.0));
-        assertThat(new ChargeVolts(rounds.subList(0, 5)).risen()).isEmpty();
-        assertThat(new ChargeVolts(List.of()).now()).isEmpty();
+        assertThat(ChargeVolts.of(rounds.stream().limit(5)).risen()).isEmpty();
+        assertThat(ChargeVolts.of(Stream.empty()).now()).isEmpty();
     }
 }

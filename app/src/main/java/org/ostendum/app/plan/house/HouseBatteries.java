@@ -68,7 +68,7 @@ public final class HouseBatteries {
     /** A new battery is not taken down as far until it is broken in. */
     private static double leastSoc(int cycles, Rules rules) {
         boolean breaksIn = cycles < rules.value(RuleKey.BREAK_IN_CYCLES).intValue();
-        double depth = rules.value(RuleKey.BREAK_IN_DEPTH).doubleValue() / 100;
+        double depth = rules.number(RuleKey.BREAK_IN_DEPTH) / 100;
         return breaksIn ? Math.max(LEAST_SOC, 1 - depth) : LEAST_SOC;
     }
 

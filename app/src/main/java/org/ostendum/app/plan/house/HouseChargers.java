@@ -100,8 +100,8 @@ class HouseChargers {
 
     /** What the air of all rooms carries off below the alarm, and what the site may draw. */
     static Room room(List<RoomPlan> plans, Rules site) {
-        double power = site.value(RuleKey.SITE_POWER).doubleValue();
-        double alarm = site.value(RuleKey.HYDROGEN_ALARM).doubleValue() / 100;
+        double power = site.number(RuleKey.SITE_POWER);
+        double alarm = site.number(RuleKey.HYDROGEN_ALARM) / 100;
         boolean known = plans.stream().allMatch(plan -> plan.air().fanCubicMetresPerHour() != null);
         double air = plans.stream()
                 .mapToDouble(plan -> Objects.requireNonNullElse(plan.air().fanCubicMetresPerHour(), 0.0))

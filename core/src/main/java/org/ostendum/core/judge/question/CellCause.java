@@ -79,7 +79,7 @@ enum CellCause {
 
     /** The limit of the Rulebook, or more where this meter scatters so that its noise would reach it. */
     private static double limit(Case battery, int cell) {
-        double rule = battery.rules().value(RuleKey.CHARGE_VOLTS_APART).doubleValue();
+        double rule = battery.rules().number(RuleKey.CHARGE_VOLTS_APART);
         double error = battery.chargeVolts().scatter() * (battery.chargeVolts().isTold(cell) ? MIDDLE_ERROR : 1);
         return Math.max(rule, NOISE * error);
     }
@@ -88,7 +88,7 @@ enum CellCause {
     static boolean isFarOnce(Case battery, int cell) {
         double far = FAR
                 * Math.max(
-                        battery.rules().value(RuleKey.CHARGE_VOLTS_APART).doubleValue(),
+                        battery.rules().number(RuleKey.CHARGE_VOLTS_APART),
                         battery.chargeVolts().scatter());
         return !isBlockWide(battery, cell)
                 && Math.abs(battery.chargeVolts().lastAbove(cell).orElse(0)) >= far;
@@ -101,7 +101,7 @@ enum CellCause {
             return false;
         }
         double side = Math.signum(battery.chargeVolts().above(cell).orElse(0));
-        double far = battery.rules().value(RuleKey.CHARGE_VOLTS_APART).doubleValue() * BLOCK_TOGETHER;
+        double far = battery.rules().number(RuleKey.CHARGE_VOLTS_APART) * BLOCK_TOGETHER;
         int first = (cell - 1) / perBlock * perBlock + 1;
         double[] brothers = IntStream.range(first, first + perBlock)
                 .filter(c -> c != cell)

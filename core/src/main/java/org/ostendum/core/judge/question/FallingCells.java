@@ -102,7 +102,7 @@ public final class FallingCells implements Question {
         double scatter = battery.scatter().usual().tenths();
         double needed = Math.max(
                 battery.rules().points(RuleKey.TREND_LEAST_FALL).tenths(),
-                battery.rules().value(RuleKey.TREND_ERRORS).doubleValue() * course.fallenError(scatter));
+                battery.rules().number(RuleKey.TREND_ERRORS) * course.fallenError(scatter));
         double fallen = course.fallen();
         return fallen >= times * needed && course.last() <= course.begunAt() - STILL_THERE * fallen;
     }

@@ -3,7 +3,6 @@ package org.ostendum.core.judge.question;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
@@ -55,6 +54,9 @@ final class LowBattery {
     private static final double SURE = 3;
 
     private final Case battery;
+    /** Rounds on an ordinary full charge, oldest first. */
+    private final List<DatedGravities> ordinary;
+
     private final Duration beside;
     private final OptionalDouble returned;
     private final double[] rises;
@@ -62,9 +64,12 @@ final class LowBattery {
 
     private LowBattery(Case battery) {
         this.battery = battery;
+        this.ordinary = battery.full().stream()
+                .filter(dated -> dated.state() == RoundState.FULL_CHARGE)
+                .toList();
         this.beside = beside(battery);
         this.returned = returned(battery);
-        this.rises = rises(battery, beside);
+        this.rises = rises();
         this.cause = findCause();
     }
 
@@ -87,7 +92,7 @@ final class LowBattery {
         if (isReturnShort()) {
             return Cause.UNDERCHARGED;
         }
-        double apart = battery.rules().value(RuleKey.CHARGE_VOLTS_APART).doubleValue();
+        double apart = battery.rules().number(RuleKey.CHARGE_VOLTS_APART);
         double volts = battery.chargeVolts().risen().orElse(0);
         if (volts >= apart) {
             return Cause.SULFATED;
@@ -225,42 +230,40 @@ final class LowBattery {
         return rise >= SURE * error && rise >= (cameDown ? needed : CLEARLY * needed);
     }
 
-    private static double[] rises(Case battery, Duration beside) {
-        List<DatedGravities> full = battery.full();
-        List<Double> rises = new ArrayList<>();
-        for (int i = 0; i < full.size(); i++) {
-            if (full.get(i).state() == RoundState.AFTER_EQUALISE
-                    && full.get(i).takenAt().isAfter(battery.now().minus(beside.multipliedBy(LOOKED_BACK)))) {
-                rise(full, i, beside).ifPresent(rises::add);
-            }
-        }
-        return rises.stream().mapToDouble(Double::doubleValue).toArray();
+    private double[] rises() {
+        Instant from = battery.now().minus(beside.multipliedBy(LOOKED_BACK));
+        return battery.full().stream()
+                .filter(dated -> dated.state() == RoundState.AFTER_EQUALISE)
+                .filter(dated -> dated.takenAt().isAfter(from))
+                .map(this::rise)
+                .filter(OptionalDouble::isPresent)
+                .mapToDouble(OptionalDouble::getAsDouble)
+                .toArray();
     }
 
-    private static OptionalDouble rise(List<DatedGravities> full, int equalised, Duration near) {
-        DatedGravities after = full.get(equalised);
-        double[] beside = full.stream()
-                .filter(d -> d.state() == RoundState.FULL_CHARGE)
-                .filter(d ->
-                        Duration.between(d.takenAt(), after.takenAt()).abs().compareTo(near) <= 0)
-                .mapToDouble(d -> d.gravities().median().tenths())
+    private OptionalDouble rise(DatedGravities equalised) {
+        Instant from = equalised.takenAt().minus(beside);
+        Instant to = equalised.takenAt().plus(beside);
+        double[] near = ordinary.stream()
+                .filter(dated ->
+                        !dated.takenAt().isBefore(from) && !dated.takenAt().isAfter(to))
+                .mapToDouble(dated -> dated.gravities().median().tenths())
                 .toArray();
-        return beside.length == 0
+        return near.length == 0
                 ? OptionalDouble.empty()
-                : OptionalDouble.of(after.gravities().median().tenths() - Robust.median(beside));
+                : OptionalDouble.of(equalised.gravities().median().tenths() - Robust.median(near));
     }
 
     /** @return tenths by which ordinary rounds now read below the first ones */
     private double fallenSinceBeginning() {
-        double[] ordinary = battery.full().stream()
-                .filter(d -> d.state() == RoundState.FULL_CHARGE)
-                .mapToDouble(d -> d.gravities().median().tenths())
-                .toArray();
-        if (ordinary.length < 2 * LEAST_ROUNDS) {
-            return 0;
-        }
-        int n = ordinary.length;
-        return Robust.median(Arrays.copyOf(ordinary, n / 3)) - Robust.median(Arrays.copyOfRange(ordinary, n - 3, n));
+        int n = ordinary.size();
+        return n < 2 * LEAST_ROUNDS ? 0 : middle(ordinary.subList(0, n / 3)) - middle(ordinary.subList(n - 3, n));
+    }
+
+    private static double middle(List<DatedGravities> rounds) {
+        return Robust.median(rounds.stream()
+                .mapToDouble(dated -> dated.gravities().median().tenths())
+                .toArray());
     }
 
     List<Evidence> evidence() {

@@ -49,11 +49,11 @@ public final class ThirstyCells implements Question {
     }
 
     private static List<Round> looked(Case battery) {
-        List<Round> rounds = new ArrayList<>();
-        battery.past().stream().map(PastRound::round).forEach(rounds::add);
-        rounds.add(battery.latest().round());
+        List<PastRound> rounds = new ArrayList<>(battery.past());
+        rounds.add(battery.latest());
         List<Round> looked = rounds.stream()
-                .filter(r -> r.readings().stream().anyMatch(c -> c.level() != null))
+                .filter(PastRound::hasLevels)
+                .map(PastRound::round)
                 .toList();
         return looked.subList(Math.max(0, looked.size() - ROUNDS), looked.size());
     }

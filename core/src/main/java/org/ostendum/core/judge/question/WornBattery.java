@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import org.ostendum.core.event.BatteryEvent.Worked;
 import org.ostendum.core.judge.Case;
 import org.ostendum.core.judge.Cells;
@@ -40,11 +41,11 @@ public final class WornBattery implements Question {
     public Outcome ask(Case battery) {
         Instant now = battery.now();
         double[] recent = shifts(battery, now.minus(RECENT), now);
-        List<Worked> all = battery.events().between(Worked.class, Instant.EPOCH, now);
-        if (all.isEmpty() || recent.length < LEAST_SHIFTS) {
+        Optional<Worked> earliest = battery.events().first(Worked.class);
+        if (earliest.isEmpty() || recent.length < LEAST_SHIFTS) {
             return new Outcome.NotJudged(Missing.AMP_HOURS);
         }
-        Instant begun = all.get(0).at();
+        Instant begun = earliest.get().at();
         double[] first = shifts(battery, begun.minusSeconds(1), begun.plus(BEGINNING));
         if (begun.plus(BEGINNING).isAfter(now.minus(RECENT)) || first.length < LEAST_SHIFTS) {
             return new Outcome.NotJudged(Missing.MORE_ROUNDS);
