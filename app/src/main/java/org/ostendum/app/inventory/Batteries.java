@@ -1,6 +1,7 @@
 package org.ostendum.app.inventory;
 
 import static org.jooq.impl.DSL.coalesce;
+import static org.jooq.impl.DSL.noCondition;
 import static org.jooq.impl.DSL.replace;
 import static org.ostendum.app.db.jooq.Tables.BATTERY;
 import static org.ostendum.app.db.jooq.Tables.BATTERY_MODEL;
@@ -13,7 +14,10 @@ import static org.ostendum.app.db.jooq.Tables.STAND;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.jooq.Condition;
@@ -76,18 +80,21 @@ public class Batteries {
 
     /** @return those of the site, without the ones that have left it */
     public List<Battery> all() {
-        return select().where(BATTERY.RETIRED_AT.isNull()).orderBy(BATTERY.CODE).fetch(Batteries::battery);
+        return list(BATTERY.RETIRED_AT.isNull());
+    }
+
+    /** @return those of them that are of the site, by code */
+    public List<Battery> all(Collection<Long> ids) {
+        return list(BATTERY.RETIRED_AT.isNull().and(BATTERY.ID.in(ids)));
     }
 
     /** @return every one that was ever here: what looks into the past asks for these */
     public List<Battery> ever() {
-        return select().orderBy(BATTERY.CODE).fetch(Batteries::battery);
+        return list(noCondition());
     }
 
     public List<Battery> retired() {
-        return select().where(BATTERY.RETIRED_AT.isNotNull())
-                .orderBy(BATTERY.CODE)
-                .fetch(Batteries::battery);
+        return list(BATTERY.RETIRED_AT.isNotNull());
     }
 
     /** @param at null where it is here after all */
@@ -118,8 +125,12 @@ public class Batteries {
                 : plainCode.startsWithIgnoreCase(plain).or(shortCode.startsWithIgnoreCase(plain));
     }
 
-    public List<Battery> list(Condition condition) {
-        return select().where(condition).orderBy(BATTERY.CODE).fetch(Batteries::battery);
+    /** Models are few: each is put together once, however many batteries are of it. */
+    private List<Battery> list(Condition condition) {
+        Map<Long, StoredModel> types = new HashMap<>();
+        return select().where(condition)
+                .orderBy(BATTERY.CODE)
+                .fetch(r -> battery(r, types.computeIfAbsent(r.get(BATTERY.MODEL_ID), id -> Models.model(r))));
     }
 
     public int count() {
@@ -220,7 +231,10 @@ public class Batteries {
     }
 
     private static Battery battery(Record r) {
-        StoredModel type = Models.model(r);
+        return battery(r, Models.model(r));
+    }
+
+    private static Battery battery(Record r, StoredModel type) {
         return new Battery(
                 r.get(BATTERY.ID),
                 r.get(BATTERY.CODE),

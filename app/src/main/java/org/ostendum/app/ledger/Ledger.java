@@ -23,6 +23,7 @@ import java.util.Set;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
+import org.jooq.Record2;
 import org.jooq.SortField;
 import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
@@ -342,6 +343,15 @@ public class Ledger {
                 entry,
                 line.getPreviousHash(),
                 line.getHash());
+    }
+
+    /** @return the number of the last line of each battery that has one, by its id */
+    public Map<Long, Integer> lines(Collection<Long> batteryIds) {
+        return sql.select(LEDGER_ENTRY.BATTERY_ID, DSL.max(LEDGER_ENTRY.SEQ))
+                .from(LEDGER_ENTRY)
+                .where(LEDGER_ENTRY.BATTERY_ID.in(batteryIds))
+                .groupBy(LEDGER_ENTRY.BATTERY_ID)
+                .fetchMap(Record2::value1, Record2::value2);
     }
 
     /** @return the last line of each battery that has one, by its code */

@@ -19,6 +19,7 @@ import org.ostendum.app.job.Photos;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.ledger.LedgerEntry;
 import org.ostendum.app.life.LifeDocument.Part;
+import org.ostendum.app.seal.SealedLines;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.state.ClosedRound;
 import org.ostendum.app.state.PastCheck;
@@ -49,6 +50,7 @@ class LifeStory {
     private final Signing signing;
     private final PastCheck past;
     private final Photos photos;
+    private final SealedLines sealed;
 
     LifeStory(
             Ledger ledger,
@@ -57,7 +59,8 @@ class LifeStory {
             CapacityTests tests,
             Signing signing,
             PastCheck past,
-            Photos photos) {
+            Photos photos,
+            SealedLines sealed) {
         this.ledger = ledger;
         this.states = states;
         this.rounds = rounds;
@@ -65,6 +68,7 @@ class LifeStory {
         this.signing = signing;
         this.past = past;
         this.photos = photos;
+        this.sealed = sealed;
     }
 
     LifeDocument of(Battery battery, Words words) {
@@ -266,11 +270,16 @@ class LifeStory {
 
     private Part chain(Battery battery, Words words) {
         var check = past.check(battery.id());
-        return Part.of(
-                words.text("life.part.chain"),
-                List.of(words.text(
-                        check.isWhole() ? "life.chain.whole" : "life.chain.broken",
-                        check.lines(),
-                        check.brokenAt() == null ? 0 : check.brokenAt())));
+        List<String> lines = new ArrayList<>();
+        lines.add(words.text(
+                check.isWhole() ? "life.chain.whole" : "life.chain.broken",
+                check.lines(),
+                check.brokenAt() == null ? 0 : check.brokenAt()));
+        sealed.of(battery.id())
+                .ifPresent(seal -> lines.addAll(List.of(
+                        words.text("life.chain.sealed", words.moment(seal.at()), seal.line()),
+                        words.text("life.chain.line", seal.line(), seal.hash()),
+                        words.text("life.chain.seal", seal.seal()))));
+        return Part.of(words.text("life.part.chain"), lines);
     }
 }

@@ -1,44 +1,15 @@
 package org.ostendum.app.notice;
 
-import java.util.Properties;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.mail.MailException;
-import org.springframework.mail.SimpleMailMessage;
-import org.springframework.mail.javamail.JavaMailSenderImpl;
 import org.springframework.stereotype.Component;
 
-/** By mail, through the server of the house. */
+/** By mail, through the server of the site. */
 @Component
 class MailSending implements Sending {
-    private static final String PATIENCE_MILLIS = "8000";
+    private final HouseMail mail;
 
-    private final JavaMailSenderImpl sender = new JavaMailSenderImpl();
-    private final String host;
-    private final String from;
-
-    /** @param host empty where the house has no mail server */
-    MailSending(
-            @Value("${ostendum.mail.host}") String host,
-            @Value("${ostendum.mail.port}") int port,
-            @Value("${ostendum.mail.user}") String user,
-            @Value("${ostendum.mail.password}") String password,
-            @Value("${ostendum.mail.from}") String from) {
-        this.host = host;
-        this.from = from;
-        sender.setHost(host);
-        sender.setPort(port);
-        Properties properties = sender.getJavaMailProperties();
-        properties.setProperty("mail.smtp.connectiontimeout", PATIENCE_MILLIS);
-        properties.setProperty("mail.smtp.timeout", PATIENCE_MILLIS);
-        properties.setProperty("mail.smtp.writetimeout", PATIENCE_MILLIS);
-        if (!user.isEmpty()) {
-            sender.setUsername(user);
-            sender.setPassword(password);
-            properties.setProperty("mail.smtp.auth", "true");
-            // A password goes over no open line.
-            properties.setProperty("mail.smtp.starttls.required", "true");
-            properties.setProperty("mail.smtp.starttls.enable", "true");
-        }
+    MailSending(HouseMail mail) {
+        this.mail = mail;
     }
 
     @Override
@@ -48,18 +19,13 @@ class MailSending implements Sending {
 
     @Override
     public boolean isOpen() {
-        return !host.isEmpty();
+        return mail.isOpen();
     }
 
     @Override
     public void send(String address, NoticeMessage message) {
-        SimpleMailMessage mail = new SimpleMailMessage();
-        mail.setFrom(from);
-        mail.setTo(address);
-        mail.setSubject(message.subject());
-        mail.setText(message.sentence());
         try {
-            sender.send(mail);
+            mail.send(address, message.subject(), message.sentence());
         } catch (MailException e) {
             throw new SendingFailed(String.valueOf(e.getMessage()), e);
         }

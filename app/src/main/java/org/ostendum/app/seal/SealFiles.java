@@ -40,6 +40,23 @@ final class SealFiles {
         }
     }
 
+    boolean isMailed(String day) {
+        return Files.exists(mailMark(day));
+    }
+
+    /** A start after this one does not mail it again. */
+    void mailed(String day) {
+        try {
+            Files.writeString(mailMark(day), "");
+        } catch (IOException e) {
+            throw new UncheckedIOException("That the seal of " + day + " was mailed cannot be kept in " + folder, e);
+        }
+    }
+
+    private Path mailMark(String day) {
+        return folder.resolve(day + ".mailed");
+    }
+
     /**
      * What a file holds.
      *

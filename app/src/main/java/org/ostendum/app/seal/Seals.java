@@ -66,6 +66,14 @@ class Seals {
         return all.isEmpty() ? Optional.empty() : all.get(all.size() - 1).seal();
     }
 
+    boolean isMailed(String day) {
+        return files.isMailed(day);
+    }
+
+    void mailed(String day) {
+        files.mailed(day);
+    }
+
     SealCheck check() {
         return new SealCheck(all(), key.open());
     }

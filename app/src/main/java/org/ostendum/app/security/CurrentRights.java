@@ -59,7 +59,7 @@ final class CurrentRights extends OncePerRequestFilter {
             if (entitled.isEmpty()) {
                 new SecurityContextLogoutHandler().logout(request, response, session);
             } else {
-                sessions.isGood(request);
+                sessions.isOf(request, session.getName());
                 request.setAttribute(CurrentPerson.READ, entitled.get().person());
                 SecurityContextHolder.setContext(new SecurityContextImpl(
                         withRightsOf(session, entitled.get().person().role())));

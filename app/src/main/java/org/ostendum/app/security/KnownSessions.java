@@ -10,12 +10,12 @@ import java.util.Optional;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
-/** Cookies of sessions that were found good a while ago: who comes with one is let in before anything is read of his request. */
+/** Cookies of sessions that were found good a while ago, and whose they were: who comes with one is let in before anything is read of his request. */
 @Component
 class KnownSessions {
     private static final Duration KNOWN_FOR = Duration.ofHours(1);
 
-    private final Cache<String, Boolean> known = Caffeine.newBuilder()
+    private final Cache<String, String> known = Caffeine.newBuilder()
             .expireAfterWrite(KNOWN_FOR)
             .maximumSize(10_000)
             .build();
@@ -25,12 +25,13 @@ class KnownSessions {
         this.cookie = cookie;
     }
 
-    void isGood(HttpServletRequest request) {
-        cookie(request).ifPresent(value -> known.put(value, true));
+    void isOf(HttpServletRequest request, String login) {
+        cookie(request).ifPresent(value -> known.put(value, login));
     }
 
-    boolean isKnown(HttpServletRequest request) {
-        return cookie(request).map(known::getIfPresent).orElse(false);
+    /** @return whose session it was; empty for a stranger */
+    Optional<String> of(HttpServletRequest request) {
+        return cookie(request).map(known::getIfPresent);
     }
 
     private Optional<String> cookie(HttpServletRequest request) {

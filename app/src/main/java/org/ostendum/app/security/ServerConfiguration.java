@@ -21,7 +21,7 @@ class ServerConfiguration {
             if (!proxies.isBlank()) {
                 server.addEngineValves(behind(proxies));
             }
-            server.addEngineValves(new StrangersAtOnce(sessions));
+            server.addEngineValves(new BodiesAtOnce(sessions));
         };
     }
 

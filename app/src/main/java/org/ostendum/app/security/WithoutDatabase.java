@@ -5,10 +5,7 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.sql.Connection;
-import java.sql.SQLException;
 import java.util.Set;
-import javax.sql.DataSource;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.session.web.http.SessionRepositoryFilter;
@@ -24,11 +21,9 @@ class WithoutDatabase extends OncePerRequestFilter {
     /** By it the filter of sessions knows that it has seen a request, and lets it pass. */
     private static final String NO_SESSION = SessionRepositoryFilter.class.getName() + ".FILTERED";
 
-    private static final int SECONDS = 1;
+    private final DatabasePulse database;
 
-    private final DataSource database;
-
-    WithoutDatabase(DataSource database) {
+    WithoutDatabase(DatabasePulse database) {
         this.database = database;
     }
 
@@ -40,18 +35,10 @@ class WithoutDatabase extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        if (!isThere()) {
+        if (!database.isThere()) {
             request.setAttribute(NO_SESSION, true);
         }
         chain.doFilter(request, response);
-    }
-
-    private boolean isThere() {
-        try (Connection connection = database.getConnection()) {
-            return connection.isValid(SECONDS);
-        } catch (SQLException e) {
-            return false;
-        }
     }
 
     private static String path(HttpServletRequest request) {

@@ -113,8 +113,8 @@ public class Storing {
         LocalDate today = LocalDate.ofInstant(states.instant(), zone);
         Map<Long, Stay> open = stays.open();
         Map<Long, Climate> climates = stays.climates();
-        List<Battery> stored =
-                batteries.all().stream().filter(b -> isStored(open.get(b.id()))).toList();
+        open.values().removeIf(stay -> !isStored(stay));
+        List<Battery> stored = batteries.all(open.keySet());
         Map<Long, BatteryState> all = states.statesOf(stored);
         List<Line> lines = new ArrayList<>();
         for (Battery battery : stored) {

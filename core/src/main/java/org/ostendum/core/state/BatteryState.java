@@ -42,6 +42,12 @@ public final class BatteryState {
     private final Facts facts;
     private final Surroundings around;
     private final Instant now;
+    /** What many ask of one state is worked out at the first of them. */
+    private @Nullable List<Integer> bare;
+
+    private @Nullable List<Integer> over;
+    private @Nullable List<StandingFinding> open;
+    private @Nullable Severity severity;
 
     /** @param now not before the last event folded into {@code snapshot} */
     public BatteryState(Sheet sheet, Snapshot snapshot, Surroundings around, Instant now) {
@@ -204,7 +210,12 @@ public final class BatteryState {
 
     /** @return cells whose plates are known to show */
     public List<Integer> barePlates() {
-        return cellsWhere(level -> level.coversPlates().isNo());
+        List<Integer> known = bare;
+        if (known == null) {
+            known = cellsWhere(level -> level.coversPlates().isNo());
+            bare = known;
+        }
+        return known;
     }
 
     private List<Integer> cellsWhere(Predicate<CellLevel> holds) {
@@ -228,7 +239,12 @@ public final class BatteryState {
 
     /** @return cells known to stand over the mark */
     public List<Integer> overMark() {
-        return cellsWhere(level -> level.isOver(model().levels()).isYes());
+        List<Integer> known = over;
+        if (known == null) {
+            known = cellsWhere(level -> level.isOver(model().levels()).isYes());
+            over = known;
+        }
+        return known;
     }
 
     /** @return cells to be filled: known to stand below the low mark, bare or only just covered ones among them */
@@ -379,7 +395,12 @@ public final class BatteryState {
 
     /** @return findings that are not settled, worst first */
     public List<StandingFinding> findings() {
-        return snapshot.findings().open();
+        List<StandingFinding> known = open;
+        if (known == null) {
+            known = snapshot.findings().open();
+            open = known;
+        }
+        return known;
     }
 
     public Findings allFindings() {
@@ -397,6 +418,15 @@ public final class BatteryState {
 
     /** @return how far it reaches: the worst of what stands against it */
     public Severity severity() {
+        Severity known = severity;
+        if (known == null) {
+            known = worstSeverity();
+            severity = known;
+        }
+        return known;
+    }
+
+    private Severity worstSeverity() {
         Severity worst = (isCharging() && isAboveStop()) || !barePlates().isEmpty() ? Severity.STOP : Severity.FIT;
         if (!bridged().isEmpty()) {
             worst = worst.worse(isBridgedTooLong() ? Severity.STOP : Severity.WATCH);

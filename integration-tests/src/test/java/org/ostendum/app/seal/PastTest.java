@@ -2,6 +2,9 @@ package org.ostendum.app.seal;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.icegreen.greenmail.util.GreenMail;
+import com.icegreen.greenmail.util.GreenMailUtil;
+import com.icegreen.greenmail.util.ServerSetup;
 import java.io.ByteArrayOutputStream;
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
@@ -14,6 +17,7 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.jooq.DSLContext;
 import org.junit.jupiter.api.BeforeEach;
@@ -27,6 +31,7 @@ import org.ostendum.app.ledger.ChainHead;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.ledger.NewEntry;
 import org.ostendum.app.ledger.WrittenLine;
+import org.ostendum.app.notice.HouseMail;
 import org.ostendum.app.state.BatteryRecord;
 import org.ostendum.app.state.PastCheck;
 import org.ostendum.app.state.RoundRecord;
@@ -132,6 +137,49 @@ class PastTest extends ApplicationTest {
     private void putBack(String table, String what, String when) {
         sql.execute("create trigger " + guard(table, what) + " before " + when + " on " + table
                 + " for each row signal sqlstate '45000' set message_text = 'append-only'");
+    }
+
+    /** To a mailbox outside, once: with all that is needed to hold a past against it. */
+    @Test
+    void theDaysSealIsMailedOnceItCanBe() throws Exception {
+        HouseMail mail = new HouseMail("127.0.0.1", MAIL_PORT, "", "", "ostendum@localhost");
+        SealMail outside = new SealMail(seals, mail, "seals@example.org");
+        outside.send();
+        GreenMail server = new GreenMail(new ServerSetup(MAIL_PORT, "127.0.0.1", ServerSetup.PROTOCOL_SMTP));
+        server.start();
+        try {
+            outside.send();
+            outside.send();
+            assertThat(server.waitForIncomingEmail(5000, 1)).isTrue();
+            assertThat(server.getReceivedMessages()).singleElement().satisfies(message -> {
+                assertThat(message.getSubject()).contains("2026-02-03");
+                String text = GreenMailUtil.getBody(message).replace("\r\n", "\n");
+                Seal sent = Seal.read(text.substring(0, text.indexOf("\n\nkey ") + 1))
+                        .orElseThrow();
+                assertThat(sent).isEqualTo(seals.newest().orElseThrow());
+                assertThat(text).contains("key " + seals.openKey());
+            });
+        } finally {
+            server.stop();
+        }
+    }
+
+    /** On paper: up to which line this battery's past is sealed, and what that line is. */
+    @Test
+    void theNewestSealSaysWhatItKnowsOfABattery() {
+        SealedLines.Sealed sealed =
+                new SealedLines(Optional.of(seals)).of(battery.id()).orElseThrow();
+        ChainHead head = ledger.heads().stream()
+                .filter(h -> h.batteryId() == battery.id())
+                .findFirst()
+                .orElseThrow();
+        assertThat(sealed)
+                .isEqualTo(new SealedLines.Sealed(
+                        THEN,
+                        head.seq(),
+                        head.hash(),
+                        seals.newest().orElseThrow().hash()));
+        assertThat(new SealedLines(Optional.empty()).of(battery.id())).isEmpty();
     }
 
     private List<String> problems() {

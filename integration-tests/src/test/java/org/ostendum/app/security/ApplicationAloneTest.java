@@ -155,8 +155,13 @@ class ApplicationAloneTest {
     void firstAidAndTheSignInAreThereWhileTheDatabaseIsAway() throws Exception {
         database.kill();
         Visitor visitor = new Visitor(application.port());
-        assertThat(visitor.get("/first-aid").statusCode()).isEqualTo(200);
-        assertThat(visitor.get("/first-aid").body()).contains("15 min");
+        for (int look = 0; look < 3; look++) {
+            long begun = System.nanoTime();
+            HttpResponse<String> firstAid = visitor.get("/first-aid");
+            assertThat(Duration.ofNanos(System.nanoTime() - begun)).isLessThan(Patience.of(Duration.ofSeconds(2)));
+            assertThat(firstAid.statusCode()).isEqualTo(200);
+            assertThat(firstAid.body()).contains("15 min");
+        }
         assertThat(visitor.get("/sign-in").statusCode()).isEqualTo(200);
         assertThat(visitor.get("/actuator/health/readiness").statusCode()).isEqualTo(503);
         database.start();

@@ -126,7 +126,32 @@ class OneAgainstAllTest extends ApplicationTest {
         assertThat(new Visitor(port).get("/first-aid").statusCode()).isEqualTo(200);
         assertThat(Duration.ofNanos(System.nanoTime() - begun)).isLessThan(Patience.of(Duration.ofSeconds(3)));
         long hungUp = open.stream().filter(OneAgainstAllTest::isHungUp).count();
-        assertThat(hungUp).isEqualTo(260 - 4 * StrangersAtOnce.FROM_ONE_ADDRESS);
+        assertThat(hungUp).isEqualTo(260 - 4 * BodiesAtOnce.FROM_ONE_ADDRESS);
+    }
+
+    /** One who has signed in, from many pages at once, and in requests that should have no body at all. */
+    @ParameterizedTest
+    @ValueSource(strings = {"POST /me", "GET /fleet"})
+    void whoHasSignedInHoldsUpNobodyEither(String what) throws Exception {
+        Visitor viewer = someone(Role.VIEWER);
+        assertThat(viewer.get("/fleet").statusCode()).isEqualTo(200);
+        for (int i = 0; i < 270; i++) {
+            say(
+                    connect("127.0.0.1"),
+                    what + " HTTP/1.1",
+                    "Host: localhost",
+                    "Cookie: ostendum=" + viewer.cookie("ostendum"),
+                    "Content-Type: application/x-www-form-urlencoded",
+                    "Content-Length: 500",
+                    "",
+                    "theme=");
+        }
+        Visitor technician = someone(Role.TECHNICIAN);
+        long begun = System.nanoTime();
+        assertThat(technician.get("/fleet").statusCode()).isEqualTo(200);
+        assertThat(Duration.ofNanos(System.nanoTime() - begun)).isLessThan(Patience.of(Duration.ofSeconds(3)));
+        long hungUp = open.stream().filter(OneAgainstAllTest::isHungUp).count();
+        assertThat(hungUp).isEqualTo(270 - BodiesAtOnce.OF_ONE_PERSON);
     }
 
     @Test
