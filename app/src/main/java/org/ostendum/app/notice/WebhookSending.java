@@ -2,9 +2,11 @@ package org.ostendum.app.notice;
 
 import java.net.http.HttpClient;
 import java.time.Duration;
+import java.util.function.Supplier;
 import org.springframework.http.MediaType;
 import org.springframework.http.client.JdkClientHttpRequestFactory;
 import org.springframework.stereotype.Component;
+import org.springframework.util.function.SingletonSupplier;
 import org.springframework.web.client.RestClient;
 import org.springframework.web.client.RestClientException;
 
@@ -13,15 +15,16 @@ import org.springframework.web.client.RestClientException;
 class WebhookSending implements Sending {
     private static final Duration PATIENCE = Duration.ofSeconds(8);
 
-    private final RestClient client;
+    /** Made when the first program is called: few sites call any. */
+    private final Supplier<RestClient> client = SingletonSupplier.of(WebhookSending::made);
 
-    WebhookSending() {
+    private static RestClient made() {
         JdkClientHttpRequestFactory requests = new JdkClientHttpRequestFactory(HttpClient.newBuilder()
                 .connectTimeout(PATIENCE)
                 .followRedirects(HttpClient.Redirect.NEVER)
                 .build());
         requests.setReadTimeout(PATIENCE);
-        client = RestClient.builder().requestFactory(requests).build();
+        return RestClient.builder().requestFactory(requests).build();
     }
 
     @Override
@@ -37,7 +40,8 @@ class WebhookSending implements Sending {
     @Override
     public void send(String address, NoticeMessage message) {
         try {
-            client.post()
+            client.get()
+                    .post()
                     .uri(address)
                     .contentType(MediaType.APPLICATION_JSON)
                     .body(message)
