@@ -10,16 +10,20 @@ import org.ostendum.app.ledger.LedgerEvents;
 import org.ostendum.app.people.People;
 import org.ostendum.app.state.BatteryRecord;
 import org.ostendum.core.event.BatteryEvent.CellBridged;
+import org.ostendum.core.event.BatteryEvent.KitFitted;
 import org.ostendum.core.wiring.Tap;
 import org.springframework.stereotype.Component;
 
-/** What was done to single cells and blocks before the demo begins: a bridge whose date is near, a tap that has hung too long. */
+/** What was done to single cells and blocks before the demo begins: a bridge whose date is near, a tap that has hung too long, kits. */
 @Component
 class DemoRepairs {
     private static final Duration BRIDGED_AGO = Duration.ofDays(24);
     private static final Duration BRIDGED_FOR = Duration.ofDays(28);
     /** More than a year: time to spare those blocks. */
     private static final Duration TAPPED_AGO = Duration.ofDays(400);
+
+    private static final Duration KIT_AGO = Duration.ofDays(392);
+    private static final Duration KIT_LATELY = Duration.ofDays(120);
 
     private final Batteries batteries;
     private final Packs packs;
@@ -38,6 +42,7 @@ class DemoRepairs {
     void fill() {
         Battery car = batteries.byCode("G-08").orElseThrow();
         packs.addTap(car.id(), new Tap("Lights", 1, 2), clock.instant().minus(TAPPED_AGO));
+        fitKits();
         Battery truck = batteries.byCode("T-23").orElseThrow();
         Instant bridged = clock.instant().minus(BRIDGED_AGO);
         record.record(
@@ -46,5 +51,20 @@ class DemoRepairs {
                         new CellBridged(bridged, 4, bridged.plus(BRIDGED_FOR)),
                         people.byLogin("maud").orElseThrow().id(),
                         "New cell is ordered.")));
+    }
+
+    /** On a truck's battery a year ago and more; on a car's, of which four injectors let too much through. */
+    private void fitKits() {
+        fitKit("T-11", "short float, 28 mm", 3, KIT_AGO);
+        fitKit("G-09", "bayonet, low float", 2, KIT_LATELY);
+    }
+
+    private void fitKit(String code, String injector, int probe, Duration ago) {
+        record.record(
+                batteries.byCode(code).orElseThrow(),
+                List.of(LedgerEvents.entry(
+                        new KitFitted(clock.instant().minus(ago), injector, probe),
+                        people.byLogin("tom").orElseThrow().id(),
+                        "")));
     }
 }

@@ -119,6 +119,7 @@ public record LedgerLine(
                         entry.cell() == null ? 0 : entry.cell(),
                         words.date(Instant.parse(payload.path("until").asString())));
             case BLOCKS_MOVED -> blocks(payload, words);
+            case KIT_FITTED -> payload.path("injector").asString("");
             case VOLTAGE ->
                 words.text(
                         "line.volts",
@@ -128,6 +129,8 @@ public record LedgerLine(
             case ADDED,
                     CHARGE_START,
                     WASH,
+                    KIT_LOOKED_AT,
+                    KIT_TAKEN_OFF,
                     JOB,
                     CHARGER_CHECKED,
                     DEFECT,

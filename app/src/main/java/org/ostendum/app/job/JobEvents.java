@@ -19,6 +19,7 @@ import org.ostendum.core.procedure.StepEffect;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.quantity.Millilitres;
 import org.ostendum.core.state.BatteryState;
+import org.ostendum.core.water.InjectorKind;
 
 /** What the end of a job means for its battery, as events. */
 final class JobEvents {
@@ -61,6 +62,9 @@ final class JobEvents {
                         : List.of(new BatteryEvent.CellReplaced(at, quantity.intValue(), serial(run, records)));
             case CELL_BRIDGED -> quantity == null ? List.of() : List.of(bridged(run, records, quantity.intValue(), at));
             case BLOCKS_MOVED -> List.of(new BatteryEvent.BlocksMoved(at, Swaps.of(run)));
+            case KIT_FITTED -> List.of(kitFitted(run, records, quantity, at));
+            case KIT_LOOKED_AT -> List.of(new BatteryEvent.KitLookedAt(at));
+            case KIT_TAKEN_OFF -> List.of(new BatteryEvent.KitTakenOff(at));
             case MOVED -> List.of(new BatteryEvent.Moved(at, null, job.machine()));
             case COMMISSIONED -> commissioned(at);
             case STORED -> List.of(new BatteryEvent.PutInStore(at));
@@ -86,6 +90,13 @@ final class JobEvents {
                 .orElseGet(() -> FullSign.ofWord(answer)
                         .map(sign -> new ChargeEnded(at, Ending.FULL, Set.of(sign), returned))
                         .orElseGet(() -> ChargeEnded.unstated(at, returned)));
+    }
+
+    /** Its probe looks into one cell; 0, or nothing said, for a kit without one. */
+    private static BatteryEvent kitFitted(Run run, Records records, @Nullable Double quantity, Instant at) {
+        String injector = records.evidenceFrom() == null ? "" : run.value(records.evidenceFrom());
+        int probe = quantity == null ? 0 : quantity.intValue();
+        return new BatteryEvent.KitFitted(at, InjectorKind.fitted(injector), probe == 0 ? null : (Integer) probe);
     }
 
     /** Bridged for as many days as the lead has allowed. */

@@ -89,6 +89,10 @@ public final class LedgerEvents {
                                 line.cell(),
                                 Instant.parse(more.path("until").asString()));
             case BLOCKS_MOVED -> new BatteryEvent.BlocksMoved(at, places(more));
+            case KIT_FITTED ->
+                new BatteryEvent.KitFitted(at, more.path("injector").asString(""), line.cell());
+            case KIT_LOOKED_AT -> new BatteryEvent.KitLookedAt(at);
+            case KIT_TAKEN_OFF -> new BatteryEvent.KitTakenOff(at);
             case TEMPERATURE_MAX ->
                 line.quantity() == null ? null : new BatteryEvent.HottestOfCharge(at, celsius(line.quantity()));
             case TEMPERATURE ->
@@ -171,6 +175,10 @@ public final class LedgerEvents {
         } else if (event instanceof BatteryEvent.BlocksMoved moved) {
             kind = EntryKind.BLOCKS_MOVED;
             moved.from().forEach(payload.putArray("from")::add);
+        } else if (event instanceof BatteryEvent.KitFitted kit) {
+            kind = EntryKind.KIT_FITTED;
+            cell = kit.probe();
+            payload.put("injector", kit.injector());
         } else if (event instanceof BatteryEvent.HottestOfCharge hottest) {
             kind = EntryKind.TEMPERATURE_MAX;
             quantity = hottest.celsius().degrees();
@@ -224,6 +232,10 @@ public final class LedgerEvents {
     private static EntryKind plainKind(BatteryEvent event) {
         if (event instanceof BatteryEvent.ChargerChecked) {
             return EntryKind.CHARGER_CHECKED;
+        } else if (event instanceof BatteryEvent.KitLookedAt) {
+            return EntryKind.KIT_LOOKED_AT;
+        } else if (event instanceof BatteryEvent.KitTakenOff) {
+            return EntryKind.KIT_TAKEN_OFF;
         } else if (event instanceof BatteryEvent.Commissioned) {
             return EntryKind.COMMISSIONED;
         } else if (event instanceof BatteryEvent.Held) {

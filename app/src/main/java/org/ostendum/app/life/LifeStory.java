@@ -92,6 +92,8 @@ class LifeStory {
                         EntryKind.CELL_REPLACED,
                         EntryKind.CELL_BRIDGED,
                         EntryKind.BLOCKS_MOVED,
+                        EntryKind.KIT_FITTED,
+                        EntryKind.KIT_TAKEN_OFF,
                         EntryKind.ACID_ADJUSTED,
                         EntryKind.DEFECT,
                         EntryKind.DEFECT_RIGHTED),

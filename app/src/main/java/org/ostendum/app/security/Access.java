@@ -165,6 +165,7 @@ public final class Access {
             route(GET, "/batteries/*/label.svg", EVERYBODY),
             route(GET, "/batteries/*/label.pdf", EVERYBODY),
             route(GET, "/batteries/*/map", EVERYBODY),
+            route(GET, "/batteries/*/kit", EVERYBODY),
             route(GET, "/batteries/*/pack", EVERYBODY),
             route(GET, "/batteries/*/wake", EVERYBODY),
             route(GET, "/batteries/*/cells", EVERYBODY),

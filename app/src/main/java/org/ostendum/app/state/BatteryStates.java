@@ -131,7 +131,8 @@ public class BatteryStates {
                 battery.machineId() == null ? List.of() : ofMachines.getOrDefault(battery.machineId(), List.of()),
                 taken.job(),
                 taken.machine(),
-                taken.complained());
+                taken.complained(),
+                taken.tapped());
     }
 
     public BatteryState stateOf(Battery battery) {

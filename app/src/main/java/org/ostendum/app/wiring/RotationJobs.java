@@ -49,14 +49,12 @@ class RotationJobs implements SpecialJob {
     }
 
     private static List<StepText> swaps(Pack pack) {
-        return pack.taps().stream()
-                .limit(1)
-                .flatMap(tap -> TapRelief.of(tap, pack.blocks()).swaps().stream()
-                        .map(swap -> StepText.held(
-                                Swaps.step(swap.tapped(), swap.other(), pack.blocks()),
-                                "Block " + swap.tapped() + " goes to place " + swap.other() + ", block " + swap.other()
-                                        + " to place " + swap.tapped() + ". Lifting strap, two people.",
-                                "Both stand in their new place, facing as the drawing has that place")))
+        return TapRelief.swaps(pack.taps(), pack.blocks()).stream()
+                .map(swap -> StepText.held(
+                        Swaps.step(swap.tapped(), swap.other(), pack.blocks()),
+                        "Block " + swap.tapped() + " goes to place " + swap.other() + ", block " + swap.other()
+                                + " to place " + swap.tapped() + ". Lifting strap, two people.",
+                        "Both stand in their new place, facing as the drawing has that place"))
                 .toList();
     }
 

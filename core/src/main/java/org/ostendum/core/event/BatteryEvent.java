@@ -165,6 +165,20 @@ public sealed interface BatteryEvent {
     }
 
     /**
+     * A watering kit was fitted: an injector in every cell, all on one tube.
+     *
+     * @param injector its kind, which goes with the model of battery
+     * @param probe the cell that the level probe looks into; null for a kit without one
+     */
+    record KitFitted(Instant at, String injector, @Nullable Integer probe) implements BatteryEvent {}
+
+    /** Its watering kit was looked over: flow, tube, floats. */
+    record KitLookedAt(Instant at) implements BatteryEvent {}
+
+    /** Its watering kit was taken off: before a flame or a drill, or for good. */
+    record KitTakenOff(Instant at) implements BatteryEvent {}
+
+    /**
      * The acid of a cell was brought back to its strength.
      *
      * @param cell null for several

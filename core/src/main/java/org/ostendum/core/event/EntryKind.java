@@ -21,6 +21,10 @@ public enum EntryKind {
     CELL_BRIDGED,
     /** Blocks of a pack changed places. */
     BLOCKS_MOVED,
+    /** A watering kit was fitted. */
+    KIT_FITTED,
+    KIT_LOOKED_AT,
+    KIT_TAKEN_OFF,
     /** Highest temperature of a charge, °C. */
     TEMPERATURE_MAX,
     /** Electrolyte was drawn off down to the mark, ml. */

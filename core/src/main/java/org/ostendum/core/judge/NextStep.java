@@ -17,6 +17,7 @@ public enum NextStep {
     EQUALISE("equalise"),
     LONG_CHARGE("equalise-sulfated"),
     CHECK_CHARGER("check-charger"),
+    LOOK_AT_KIT("kit-look"),
     WORK_UP("complaint"),
     READ_AFTER_EQUALISE("round"),
     WATER("water"),

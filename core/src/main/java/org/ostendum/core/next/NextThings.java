@@ -20,6 +20,7 @@ import org.ostendum.core.state.Heat;
 import org.ostendum.core.state.OpenDefect;
 import org.ostendum.core.state.Stage;
 import org.ostendum.core.state.StandingFinding;
+import org.ostendum.core.state.StuckInjectors;
 import org.ostendum.core.state.WaterDue;
 
 /**
@@ -59,6 +60,8 @@ public final class NextThings {
         findings();
         bridged();
         complaint();
+        kit();
+        tap();
         charge();
         care();
         takeAwayWhatCannotBe();
@@ -138,6 +141,25 @@ public final class NextThings {
         Instant since = battery.complainedOf();
         if (since != null) {
             add(NextStep.WORK_UP, Severity.WATCH, Message.of("next.work-up.why", since));
+        }
+    }
+
+    /** Blocks under a tap do the pack's work and the tap's besides: once a year others take their turn. Practice {@code pack.taps}. */
+    private void tap() {
+        due(battery.sameBlocksTappedSince(), RuleKey.TAP_TURN, NextStep.MOVE_TAP, "next.tap.due", battery.asOf());
+    }
+
+    /** A few cells low or over, the others right: that is their injectors. And each year it is looked over. */
+    private void kit() {
+        StuckInjectors stuck = battery.stuckInjectors();
+        if (!stuck.closed().isEmpty()) {
+            add(NextStep.LOOK_AT_KIT, Severity.ACT, Message.of("next.kit.closed", stuck.closed()));
+        }
+        if (!stuck.open().isEmpty()) {
+            add(NextStep.LOOK_AT_KIT, Severity.ACT, Message.of("next.kit.open", stuck.open()));
+        }
+        if (battery.kit().isOn()) {
+            due(battery.kit().looked(), RuleKey.KIT_LOOK, NextStep.LOOK_AT_KIT, "next.kit.due", battery.asOf());
         }
     }
 
@@ -287,7 +309,8 @@ public final class NextThings {
         Set<NextStep> asked = things.keySet();
         if (battery.isCharging()) {
             asked.removeIf(step -> step.isCharge() || step.isReading());
-            asked.removeAll(Set.of(NextStep.WATER, NextStep.DRAW_OFF, NextStep.WASH, NextStep.TEST_CAPACITY));
+            asked.removeAll(Set.of(
+                    NextStep.WATER, NextStep.DRAW_OFF, NextStep.WASH, NextStep.TEST_CAPACITY, NextStep.LOOK_AT_KIT));
         }
         if (!battery.full().isYes()) {
             asked.remove(NextStep.WATER);

@@ -25,7 +25,7 @@ public final class StepTimes {
             case EQUALISE -> Time.minutes(5, EQUALISE_MINUTES);
             case LONG_CHARGE -> Time.minutes(15, LONG_CHARGE_MINUTES);
             case COOL -> Time.minutes(5, (int) battery.coolingLeft().toMinutes());
-            case CHECK_CHARGER, WORK_UP, MOVE_TAP, ADJUST_ACID, RIGHT_DEFECT -> atBattery(20);
+            case CHECK_CHARGER, LOOK_AT_KIT, WORK_UP, MOVE_TAP, ADJUST_ACID, RIGHT_DEFECT -> atBattery(20);
             case WASH -> atBattery(15);
             case TEST_CAPACITY -> Time.minutes(30, 8 * 60);
             case REPAIR_CELL -> Time.minutes(120, 24 * 60);

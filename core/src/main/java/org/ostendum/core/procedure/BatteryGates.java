@@ -108,6 +108,17 @@ final class BatteryGates {
                         new Evidence("stage", Stage.STORED.word()));
     }
 
+    static GateOutcome kitOff(Subject battery) {
+        Instant on = battery.state().kit().on();
+        return on == null
+                ? GateOutcome.OPEN
+                : GateOutcome.shut(
+                        Message.of("gate.KIT_OFF.shut", battery.code(), on),
+                        Message.of("gate.KIT_OFF.remedy"),
+                        "kit-off",
+                        new Evidence("kitOn", on));
+    }
+
     static GateOutcome signed(Subject battery) {
         Instant since = battery.state().unsignedSince();
         return since == null

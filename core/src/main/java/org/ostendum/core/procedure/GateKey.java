@@ -33,6 +33,8 @@ public enum GateKey {
     COOLED("charge.cool", true),
     /** Off charge so long that its gas is gone: before a flame, an arc or a drill. */
     AIRED("cell.prepare", false),
+    /** Its watering kit is off: plastic tube full of gas, above a flame. */
+    KIT_OFF("cell.prepare", false),
     NO_STOP_FINDING("change.choose", true),
     /** Charged full again after a discharge test. */
     RECHARGED("test.capacity", true),

@@ -28,6 +28,7 @@ public final class Gates {
         battery(GateKey.NO_STOP_FINDING, BatteryGates::noStopFinding);
         battery(GateKey.RECHARGED, BatteryGates::recharged);
         battery(GateKey.NOT_STORED, BatteryGates::notStored);
+        battery(GateKey.KIT_OFF, BatteryGates::kitOff);
         battery(GateKey.SIGNED, BatteryGates::signed);
         battery(GateKey.ALL_CELLS, BatteryGates::allCells);
         battery(GateKey.PLATES_COVERED, BatteryGates::platesCovered);

@@ -76,6 +76,10 @@ public record Procedure(
         CELL_REPLACED,
         /** One cell was bridged: the step of the quantity says which, that of the evidence for how many days. */
         CELL_BRIDGED,
+        /** A watering kit was fitted: the step of the quantity names its probe's cell, that of the evidence its injectors. */
+        KIT_FITTED,
+        KIT_LOOKED_AT,
+        KIT_TAKEN_OFF,
         /** It went into the machine that the job was begun for. */
         MOVED,
         /** Its first charge is over. */

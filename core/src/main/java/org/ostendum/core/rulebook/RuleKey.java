@@ -26,6 +26,7 @@ public enum RuleKey {
     TREND_LEAST_FALL("judge.trend.least-fall", Unit.POINTS, "8", "3", "40", Source.RULE_OF_THUMB),
     TREND_ERRORS("judge.trend.errors", Unit.COUNT, "4", "3", "12", Source.RULE_OF_THUMB),
     CHARGE_VOLTS_APART("judge.short.charge-volts", Unit.MILLIVOLTS, "50", "20", "200", Source.RULE_OF_THUMB),
+    KIT_LOOK("water.how.kit-look", Unit.DAYS, "365", "30", "1095", Source.RULE_OF_THUMB),
     TAP_TURN("pack.taps.turn", Unit.DAYS, "365", "30", "1095", Source.RULE_OF_THUMB),
     TAP_BELOW("pack.taps.below", Unit.POINTS, "6", "3", "40", Source.RULE_OF_THUMB),
     RETURN_LEAST("charge.profile.return-least", Unit.PERCENT, "105", "100", "115", Source.RULE_OF_THUMB),

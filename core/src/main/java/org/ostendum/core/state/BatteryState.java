@@ -142,6 +142,16 @@ public final class BatteryState {
         return facts.tests();
     }
 
+    /** @return its watering kit, or that it has none */
+    public KitFacts kit() {
+        return facts.kit();
+    }
+
+    /** @return cells whose injectors do not do what the others do; none without a watering kit */
+    public StuckInjectors stuckInjectors() {
+        return StuckInjectors.of(this);
+    }
+
     /** @return since when work on an aircraft's battery waits for a licensed signature; null for none */
     public @Nullable Instant unsignedSince() {
         return facts.signatures().unsignedSince();
@@ -265,6 +275,13 @@ public final class BatteryState {
     /** @return since when a driver's complaint about it waits to be worked up; null for none */
     public @Nullable Instant complainedOf() {
         return around.complainedOf();
+    }
+
+    /** @return since when the same blocks work under a tap; null for a battery without one */
+    public @Nullable Instant sameBlocksTappedSince() {
+        Instant hung = around.tappedSince();
+        Instant moved = blocksMovedAt().orElse(Instant.MIN);
+        return hung == null || hung.isAfter(moved) ? hung : moved;
     }
 
     /** @return whether it goes to work next without more ado: full, cool, whole, and nothing has to be done before */

@@ -13,7 +13,8 @@ public record Facts(
         Care care,
         CellFacts cells,
         Tests tests,
-        Signatures signatures) {
+        Signatures signatures,
+        KitFacts kit) {
     public static final Facts NOTHING = new Facts(
             ChargeFacts.NOTHING,
             WaterFacts.NOTHING,
@@ -21,7 +22,8 @@ public record Facts(
             Care.NOTHING,
             CellFacts.NOTHING,
             Tests.NOTHING,
-            Signatures.NOTHING);
+            Signatures.NOTHING,
+            KitFacts.NOTHING);
 
     /** @param event not before those already folded; a round goes through {@link RoundFold} instead */
     Facts after(BatteryEvent event, Sheet sheet) {
@@ -33,22 +35,23 @@ public record Facts(
                 care.after(event),
                 cells.after(event, sheet),
                 tests.after(event, now),
-                signatures.after(event, sheet));
+                signatures.after(event, sheet),
+                kit.after(event));
     }
 
     Facts with(ChargeFacts now) {
-        return new Facts(now, water, condition, care, cells, tests.with(now), signatures);
+        return new Facts(now, water, condition, care, cells, tests.with(now), signatures, kit);
     }
 
     Facts with(WaterFacts now) {
-        return new Facts(charge, now, condition, care, cells, tests, signatures);
+        return new Facts(charge, now, condition, care, cells, tests, signatures, kit);
     }
 
     Facts with(Condition now) {
-        return new Facts(charge, water, now, care, cells, tests, signatures);
+        return new Facts(charge, water, now, care, cells, tests, signatures, kit);
     }
 
     Facts with(Care now) {
-        return new Facts(charge, water, condition, now, cells, tests, signatures);
+        return new Facts(charge, water, condition, now, cells, tests, signatures, kit);
     }
 }

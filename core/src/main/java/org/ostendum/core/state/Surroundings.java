@@ -15,6 +15,7 @@ import org.ostendum.core.quantity.Celsius;
  * @param inHand title of an open job that has taken it in hand, so that nothing else is done with it; null for none
  * @param promisedTo code of a machine for which it is being fetched; null for none
  * @param complainedOf since when a driver's complaint about it waits to be worked up; null for none
+ * @param tappedSince since when the tap that has hung longest feeds from its blocks; null for a battery without
  */
 public record Surroundings(
         @Nullable Celsius battery,
@@ -22,17 +23,18 @@ public record Surroundings(
         List<OpenDefect> ofMachine,
         @Nullable String inHand,
         @Nullable String promisedTo,
-        @Nullable Instant complainedOf) {
+        @Nullable Instant complainedOf,
+        @Nullable Instant tappedSince) {
     public static final Surroundings NOTHING = new Surroundings(null, null, List.of(), null, null);
 
-    /** Of a battery that nobody complains of. */
+    /** Of a battery that nobody complains of, and without a tap. */
     public Surroundings(
             @Nullable Celsius battery,
             @Nullable Celsius room,
             List<OpenDefect> ofMachine,
             @Nullable String inHand,
             @Nullable String promisedTo) {
-        this(battery, room, ofMachine, inHand, promisedTo, null);
+        this(battery, room, ofMachine, inHand, promisedTo, null, null);
     }
 
     public Surroundings {

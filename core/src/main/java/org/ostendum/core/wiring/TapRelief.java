@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /**
@@ -25,19 +27,26 @@ public record TapRelief(Tap tap, Tap elsewhere, List<Swap> swaps) {
     public static TapRelief of(Tap tap, int blocks) {
         Tap mirrored = new Tap(tap.name(), blocks + 1 - tap.last(), blocks + 1 - tap.first());
         boolean overlaps = mirrored.first() <= tap.last() && tap.first() <= mirrored.last();
-        return new TapRelief(tap, overlaps ? tap : mirrored, swaps(tap, blocks));
+        return new TapRelief(tap, overlaps ? tap : mirrored, swaps(List.of(tap), blocks));
     }
 
-    private static List<Swap> swaps(Tap tap, int blocks) {
-        double middle = (tap.first() + tap.last()) / 2.0;
-        List<Integer> spared = IntStream.rangeClosed(1, blocks)
-                .filter(block -> !tap.feedsFrom(block))
+    /**
+     * @param taps of one pack, which may feed from the same blocks
+     * @param blocks of the pack
+     * @return blocks that change places, each once: those under a tap with those under none, the farthest first
+     */
+    public static List<Swap> swaps(List<Tap> taps, int blocks) {
+        Map<Boolean, List<Integer>> tapped = IntStream.rangeClosed(1, blocks)
                 .boxed()
+                .collect(Collectors.partitioningBy(block -> taps.stream().anyMatch(tap -> tap.feedsFrom(block))));
+        List<Integer> worn = tapped.getOrDefault(true, List.of());
+        double middle = worn.stream().mapToInt(Integer::intValue).average().orElse(0);
+        List<Integer> spared = tapped.getOrDefault(false, List.of()).stream()
                 .sorted(Comparator.comparing((Integer block) -> -Math.abs(block - middle)))
                 .toList();
         List<Swap> swaps = new ArrayList<>();
-        for (int block = tap.first(); block <= tap.last() && swaps.size() < spared.size(); block++) {
-            swaps.add(new Swap(block, spared.get(swaps.size())));
+        for (int i = 0; i < Math.min(worn.size(), spared.size()); i++) {
+            swaps.add(new Swap(worn.get(i), spared.get(i)));
         }
         return swaps;
     }

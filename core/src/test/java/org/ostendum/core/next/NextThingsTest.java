@@ -183,7 +183,21 @@ class NextThingsTest {
 
     @Test
     void whatADriverSaysIsWorkedUp() {
-        Told complained = Told.inOrder().around(new Surroundings(null, null, List.of(), null, null, Told.hoursAgo(2)));
+        Told complained =
+                Told.inOrder().around(new Surroundings(null, null, List.of(), null, null, Told.hoursAgo(2), null));
         assertThat(steps(complained)).containsExactly(NextStep.WORK_UP);
+    }
+
+    @Test
+    void afterAYearOtherBlocksTakeTheirTurnUnderATap() {
+        assertThat(steps(Told.inOrder().around(tapped(24 * 360)))).isEmpty();
+        Told longAgo = Told.inOrder().around(tapped(24 * 366));
+        assertThat(steps(longAgo)).containsExactly(NextStep.MOVE_TAP);
+        assertThat(steps(longAgo.and(new BatteryEvent.BlocksMoved(Told.hoursAgo(10), List.of(2, 1)))))
+                .isEmpty();
+    }
+
+    private static Surroundings tapped(int hoursAgo) {
+        return new Surroundings(null, null, List.of(), null, null, null, Told.hoursAgo(hoursAgo));
     }
 }

@@ -144,6 +144,7 @@ class ProcedureFaultsTest {
                         GateKey.COMMISSIONED,
                         GateKey.NOT_FROZEN,
                         GateKey.AIRED,
+                        GateKey.KIT_OFF,
                         GateKey.SIGNED,
                         GateKey.RIGHT_VOLTAGE,
                         GateKey.MACHINE_FREE,

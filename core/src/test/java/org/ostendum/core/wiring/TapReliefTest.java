@@ -42,6 +42,16 @@ class TapReliefTest {
                 .hasSize(spared);
     }
 
+    /** Two taps on one pack: every block under one of them changes with one under none, and no block twice. */
+    @Test
+    void severalTapsAreRelievedInOneJob() {
+        List<Tap> taps = List.of(LIGHTS, new Tap("Radio", 2, 3));
+        List<TapRelief.Swap> swaps = TapRelief.swaps(taps, 8);
+        assertThat(swaps).extracting(TapRelief.Swap::tapped).containsExactly(1, 2, 3);
+        assertThat(swaps).extracting(TapRelief.Swap::other).containsExactly(8, 7, 6);
+        assertThat(TapRelief.swaps(taps, 4)).containsExactly(new TapRelief.Swap(1, 4));
+    }
+
     private static Round read(double hoursAgo, RoundState state, int tapped, int others) {
         int[] points = new int[24];
         Arrays.fill(points, 0, 8, tapped);

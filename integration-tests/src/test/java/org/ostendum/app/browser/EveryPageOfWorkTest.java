@@ -17,6 +17,7 @@ class EveryPageOfWorkTest extends EveryPage {
                 "/batteries/T-13/jobs/water",
                 "/batteries/G-06/volts",
                 "/batteries/T-19/map?a=1%2B&b=12-",
+                "/batteries/G-09/kit",
                 "/date-code?code=J4",
                 "/jobs",
                 "/mine",

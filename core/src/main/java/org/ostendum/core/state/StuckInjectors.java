@@ -1,0 +1,35 @@
+package org.ostendum.core.state;
+
+import java.util.List;
+import org.ostendum.core.judge.Cells;
+
+/**
+ * Injectors that stick. One tube fills all cells alike; where a few stand low or over the mark and the others do not, it is their
+ * injectors and not the water. Practice {@code water.how}.
+ *
+ * @param closed cells that get no water
+ * @param open cells that get too much
+ */
+public record StuckInjectors(Cells closed, Cells open) {
+    static final StuckInjectors NONE = new StuckInjectors(new Cells(List.of()), new Cells(List.of()));
+
+    /** A larger part of all cells is no sticking: it was watered too little, or too long ago. */
+    private static final double FEW = 0.25;
+
+    static StuckInjectors of(BatteryState battery) {
+        return battery.kit().isOn()
+                ? new StuckInjectors(few(battery.lowCells(), battery), few(battery.overMark(), battery))
+                : NONE;
+    }
+
+    private static Cells few(List<Integer> cells, BatteryState battery) {
+        boolean allLooked = battery.levels().size() == battery.cellsAtWork();
+        return allLooked && cells.size() <= Math.max(1, FEW * battery.cellsAtWork())
+                ? new Cells(cells)
+                : new Cells(List.of());
+    }
+
+    public boolean isEmpty() {
+        return closed.isEmpty() && open.isEmpty();
+    }
+}
