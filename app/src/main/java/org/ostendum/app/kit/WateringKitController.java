@@ -15,7 +15,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 
 /** The watering kit of one battery: drawn, with what is known of it and what can be done with it. */
 @Controller
-class KitController {
+class WateringKitController {
     private static final Set<EntryKind> OF_KITS =
             Set.of(EntryKind.KIT_FITTED, EntryKind.KIT_LOOKED_AT, EntryKind.KIT_TAKEN_OFF);
 
@@ -26,7 +26,7 @@ class KitController {
     private final KitKinds kinds;
     private final Ledger ledger;
 
-    KitController(BatteryStates states, KitKinds kinds, Ledger ledger) {
+    WateringKitController(BatteryStates states, KitKinds kinds, Ledger ledger) {
         this.states = states;
         this.kinds = kinds;
         this.ledger = ledger;
