@@ -21,16 +21,20 @@ public record KitDrawing(BatteryDrawing drawing, List<Injector> injectors, Strin
     private static final double DRAWN_HEIGHT = 440;
     private static final double COUPLING_OUT = 22;
     private static final double EDGE = 6;
+    private static final double BESIDE = 0.16;
+    private static final double BESIDE_MOST = 18;
 
     /**
-     * @param tone CLOSED or OPEN for one that sticks, PROBE for the cell of the probe, else RIGHT
+     * One of them.
+     *
+     * @param sticks how it does; RIGHT for one that does not
+     * @param probe whether the level probe looks into its cell
      */
-    public record Injector(int cell, Point at, Tone tone) {}
+    public record Injector(int cell, Point at, Sticks sticks, boolean probe) {}
 
-    /** How an injector is drawn. */
-    public enum Tone {
+    /** How an injector stands. */
+    public enum Sticks {
         RIGHT,
-        PROBE,
         CLOSED,
         OPEN
     }
@@ -43,7 +47,7 @@ public record KitDrawing(BatteryDrawing drawing, List<Injector> injectors, Strin
         BatteryDrawing drawing = BatteryPlotter.plot(layout, cablesLeft, DRAWN_WIDTH, DRAWN_HEIGHT);
         Map<Integer, Box> boxes = drawing.cells().stream().collect(Collectors.toMap(CellBox::cell, CellBox::box));
         List<Injector> injectors = KitRoute.of(layout).stream()
-                .map(cell -> new Injector(cell, middle(boxes, cell), tone(cell, probe, stuck)))
+                .map(cell -> new Injector(cell, vent(boxes, cell), sticks(cell, stuck), Objects.equals(cell, probe)))
                 .toList();
         Point first = injectors.get(0).at();
         Point coupling = new Point(drawing.tray().x() - COUPLING_OUT, first.y());
@@ -51,18 +55,17 @@ public record KitDrawing(BatteryDrawing drawing, List<Injector> injectors, Strin
                 drawing, injectors, Strokes.polyline(loop(drawing.tray(), injectors, coupling)), coupling);
     }
 
-    private static Point middle(Map<Integer, Box> boxes, int cell) {
+    /** Beside the middle, where a strap may run. */
+    private static Point vent(Map<Integer, Box> boxes, int cell) {
         Box box = Objects.requireNonNull(boxes.get(cell));
-        return new Point(box.middleX(), box.middleY());
+        return new Point(box.middleX() + Math.min(BESIDE_MOST, BESIDE * box.width()), box.middleY());
     }
 
-    private static Tone tone(int cell, @Nullable Integer probe, StuckInjectors stuck) {
+    private static Sticks sticks(int cell, StuckInjectors stuck) {
         if (stuck.closed().numbers().contains(cell)) {
-            return Tone.CLOSED;
-        } else if (stuck.open().numbers().contains(cell)) {
-            return Tone.OPEN;
+            return Sticks.CLOSED;
         }
-        return probe != null && probe == cell ? Tone.PROBE : Tone.RIGHT;
+        return stuck.open().numbers().contains(cell) ? Sticks.OPEN : Sticks.RIGHT;
     }
 
     /** Back along the front edge and the side of the tray, clear of the cells. */

@@ -8,6 +8,8 @@ import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.event.EntryKind;
+import org.ostendum.core.judge.NextStep;
+import org.ostendum.core.next.NextThings;
 import org.ostendum.core.state.BatteryState;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -40,6 +42,12 @@ class WateringKitController {
         page.addAttribute("kit", state.kit());
         page.addAttribute("stuck", state.stuckInjectors());
         page.addAttribute("usual", kinds.usualOf(battery).orElse(""));
+        page.addAttribute(
+                "look",
+                NextThings.of(battery.code(), state).stream()
+                        .filter(thing -> thing.step() == NextStep.LOOK_AT_KIT)
+                        .findFirst()
+                        .orElse(null));
         page.addAttribute("drawn", KitSheet.of(battery, state));
         page.addAttribute("lines", lines(battery, words));
         return "kit/kit";

@@ -279,7 +279,7 @@ class LifeStory {
                 check.brokenAt() == null ? 0 : check.brokenAt()));
         sealed.of(battery.id())
                 .ifPresent(seal -> lines.addAll(List.of(
-                        words.text("life.chain.sealed", words.moment(seal.at()), seal.line()),
+                        words.text("life.chain.sealed", words.date(seal.at()), seal.line()),
                         words.text("life.chain.line", seal.line(), seal.hash()),
                         words.text("life.chain.seal", seal.seal()))));
         return Part.of(words.text("life.part.chain"), lines);

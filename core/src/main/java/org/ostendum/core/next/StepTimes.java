@@ -15,7 +15,7 @@ public final class StepTimes {
     private StepTimes() {}
 
     public static Time of(NextStep step, BatteryState battery) {
-        int cells = battery.model().cells();
+        int cells = battery.cellsAtWork();
         return switch (step) {
             case TAKE_ROUND, READ_AGAIN, READ_AFTER_EQUALISE, READ_CHARGE_VOLTS -> atBattery(3 + cells / 4);
             case WATER, DRAW_OFF -> atBattery(3 + cells / 6);

@@ -128,8 +128,8 @@ public final class BatteryState {
     /** @return what its own waterings foretell; empty with too few of them */
     public Optional<WaterForecast> waterForecast() {
         return water().pace()
-                .forecast(WaterForecast.reserve(
-                        model().cells(), model().capacity().ampHours()));
+                .forecast(
+                        WaterForecast.reserve(cellsAtWork(), model().capacity().ampHours()));
     }
 
     /** @return when it wants water next; null where neither water nor a look into all cells is on record */

@@ -30,7 +30,8 @@ public record Facts(
         ChargeFacts now = charge.after(event, sheet);
         return new Facts(
                 now,
-                water.after(event, new WaterFacts.Turn(charge, now), sheet),
+                water.after(
+                        event, new WaterFacts.Turn(charge, now), cells.bridged().keySet(), sheet),
                 condition.after(event),
                 care.after(event),
                 cells.after(event, sheet),

@@ -53,7 +53,7 @@ public record WaterDue(Instant at, Basis basis, @Nullable Instant from, Duration
     /** Seen to be right in every cell is as good as filled. */
     private static @Nullable Instant filled(BatteryState state) {
         Instant watered = state.water().watered();
-        Instant seen = state.levels().size() < state.model().cells()
+        Instant seen = state.levels().size() < state.cellsAtWork()
                 ? null
                 : state.levels().values().stream()
                         .map(level -> level.basis().isLook() ? level.at() : Instant.MIN)

@@ -1,10 +1,12 @@
 package org.ostendum.core.state;
 
 import java.time.Instant;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.UnaryOperator;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.LevelMarks;
 import org.ostendum.core.event.BatteryEvent;
@@ -66,10 +68,13 @@ public record WaterFacts(
         levels = Map.copyOf(levels);
     }
 
-    /** @param charge as it was before the event and as it is after it */
-    WaterFacts after(BatteryEvent event, Turn charge, Sheet sheet) {
+    /**
+     * @param charge as it was before the event and as it is after it
+     * @param bridged cells that use no water, and get none
+     */
+    WaterFacts after(BatteryEvent event, Turn charge, Set<Integer> bridged, Sheet sheet) {
         if (event instanceof Watered water) {
-            return watered(water, sheet);
+            return watered(water, bridged, sheet);
         } else if (event instanceof DrewOff drew) {
             return drewOff(drew, sheet);
         } else if (event instanceof LevelRead read) {
@@ -130,15 +135,21 @@ public record WaterFacts(
         return new WaterFacts(lower.levels, watered, all, now, pace);
     }
 
-    private WaterFacts watered(Watered water, Sheet sheet) {
+    private WaterFacts watered(Watered water, Set<Integer> bridged, Sheet sheet) {
         Map<Integer, CellLevel> now = new TreeMap<>(levels);
-        int from = water.cell() == null ? 1 : water.cell();
-        int to = water.cell() == null ? sheet.model().cells() : water.cell();
-        double share = water.poured() == null ? 0 : (double) water.millilitres() / (to - from + 1) / perMm(sheet);
-        for (int cell = from; cell <= to; cell++) {
+        List<Integer> cells = water.cell() == null ? atWork(bridged, sheet) : List.of(water.cell());
+        double share = water.poured() == null ? 0 : (double) water.millilitres() / cells.size() / perMm(sheet);
+        for (int cell : cells) {
             now.put(cell, filled(levels.get(cell), water, share, sheet.model().levels()));
         }
         return new WaterFacts(now, water.at(), 0, Answer.NO, pace.after(water));
+    }
+
+    private static List<Integer> atWork(Set<Integer> bridged, Sheet sheet) {
+        return IntStream.rangeClosed(1, sheet.model().cells())
+                .filter(cell -> !bridged.contains(cell))
+                .boxed()
+                .toList();
     }
 
     /** @param rise by which the poured water lifts a cell, mm; 0 where nobody has said how much it was */

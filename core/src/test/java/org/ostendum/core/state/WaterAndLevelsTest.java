@@ -8,6 +8,7 @@ import static org.ostendum.core.state.Told.nothing;
 
 import java.time.Duration;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -15,6 +16,7 @@ import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.battery.CellKind;
 import org.ostendum.core.battery.Duty;
 import org.ostendum.core.battery.GravityMarks;
+import org.ostendum.core.event.BatteryEvent.CellBridged;
 import org.ostendum.core.event.BatteryEvent.CellReplaced;
 import org.ostendum.core.event.BatteryEvent.DrewOff;
 import org.ostendum.core.event.BatteryEvent.Fill;
@@ -30,6 +32,37 @@ import org.ostendum.core.state.CellLevel.Basis;
 
 /** Levels as far as they are known: seen, poured, drawn off, and what charges make of them. The mark is at 25 mm. */
 class WaterAndLevelsTest {
+    private static LevelRead[] levels(double hoursAgo) {
+        return IntStream.rangeClosed(1, 6)
+                .mapToObj(cell -> new LevelRead(hoursAgo(hoursAgo), cell, 2))
+                .toArray(LevelRead[]::new);
+    }
+
+    /** Seen right in every cell that works it has its next day, though one cell is bridged. */
+    @Test
+    void aBridgedCellIsNotMissedWhenAllOthersWereLookedInto() {
+        Told seen = nothing()
+                .looked(200, Level.RIGHT, Level.RIGHT, Level.RIGHT, Level.RIGHT, Level.RIGHT, Level.RIGHT)
+                .and(new CellBridged(hoursAgo(100), 4, hoursAgo(-300)));
+        assertThat(seen.state().waterDue()).isNotNull();
+    }
+
+    /** What is poured goes into the cells that work; a bridged one uses nothing and is asked for by nobody. */
+    @Test
+    void aBridgedCellTakesNoPartInTheWater() {
+        CellBridged bridge = new CellBridged(hoursAgo(300), 4, hoursAgo(-300));
+        Told seen = nothing().and(bridge).and(levels(200));
+        assertThat(seen.state().levels()).hasSize(5);
+        Told low = nothing().and(bridge).and(levels(200)).watered(5, 100);
+        Told whole = nothing().and(levels(200)).watered(5, 100);
+        double before = seen.state().levels().get(1).highMm();
+        double ofFive = low.state().levels().get(1).highMm() - before;
+        double ofSix = whole.state().levels().get(1).highMm() - before;
+        assertThat(ofSix).isPositive();
+        assertThat(ofFive).isCloseTo(ofSix * 6 / 5, within(0.01));
+        assertThat(low.state().levels()).doesNotContainKey(4);
+    }
+
     private static final Level R = Level.RIGHT;
 
     @ParameterizedTest

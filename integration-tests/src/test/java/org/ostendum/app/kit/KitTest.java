@@ -74,7 +74,7 @@ class KitTest extends JobsTest {
         assertThat(states.stateOf(battery).kit().isOn()).isTrue();
         assertThat(states.stateOf(battery).kit().probe()).isEqualTo(4);
         assertThat(tom.page("/batteries/" + code + "/kit"))
-                .contains("injector-PROBE", "Injectors short float, 28 mm", "Watering kit fitted");
+                .contains("class=\"probe\"", "Injectors short float, 28 mm", "Watering kit fitted");
         long look = begin(tom, code, "kit-look");
         settle(look, "cells", "none");
         finish(look);
