@@ -35,7 +35,7 @@ class FittedKit implements SpecialJob {
     public Optional<String> against(Run run, Step step, String value, Battery battery, Words words) {
         int cells = battery.type().model().cells();
         boolean counted = step.id().equals("out") && Double.parseDouble(value) != cells;
-        return counted ? Optional.of(words.text("kit.fault.count", value, cells)) : Optional.empty();
+        return counted ? Optional.of(words.text("water-kit.fault.count", value, cells)) : Optional.empty();
     }
 
     @Override

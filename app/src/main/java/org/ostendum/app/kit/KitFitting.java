@@ -46,15 +46,15 @@ class KitFitting implements SpecialJob {
     private Optional<String> injector(String value, Battery battery, Words words) {
         return kinds.usualOf(battery)
                 .filter(usual -> !value.isBlank() && !InjectorKind.isMeant(value, usual))
-                .map(usual ->
-                        words.text("kit.fault.injector", battery.type().code(), usual, InjectorKind.fitted(value)));
+                .map(usual -> words.text(
+                        "water-kit.fault.injector", battery.type().code(), usual, InjectorKind.fitted(value)));
     }
 
     private static Optional<String> probe(String value, Battery battery, Words words) {
         int cells = battery.type().model().cells();
         return value.isEmpty() || Double.parseDouble(value) <= cells
                 ? Optional.empty()
-                : Optional.of(words.text("kit.fault.probe", value, cells));
+                : Optional.of(words.text("water-kit.fault.probe", value, cells));
     }
 
     @Override

@@ -166,6 +166,7 @@ public final class Access {
             route(GET, "/batteries/*/label.pdf", EVERYBODY),
             route(GET, "/batteries/*/map", EVERYBODY),
             route(GET, "/batteries/*/kit", EVERYBODY),
+            route(GET, "/batteries/*/pack.pdf", EVERYBODY),
             route(GET, "/batteries/*/pack", EVERYBODY),
             route(GET, "/batteries/*/wake", EVERYBODY),
             route(GET, "/batteries/*/cells", EVERYBODY),

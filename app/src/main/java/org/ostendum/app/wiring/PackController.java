@@ -1,6 +1,8 @@
 package org.ostendum.app.wiring;
 
+import java.io.IOException;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Map;
 import org.ostendum.app.draw.WiringDrawing;
 import org.ostendum.app.form.Faults;
@@ -18,7 +20,10 @@ import org.ostendum.core.wiring.TapRelief;
 import org.ostendum.core.wiring.Wiring;
 import org.ostendum.core.wiring.WorkOrder;
 import org.springframework.dao.DuplicateKeyException;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -51,9 +56,40 @@ class PackController {
         return show(battery, school, way.equals("together"), TypedForm.of(words), page);
     }
 
+    /** The same on paper. */
+    @GetMapping("/batteries/{battery}/pack.pdf")
+    ResponseEntity<byte[]> sheet(
+            Battery battery,
+            @RequestParam(defaultValue = "LEAST") String school,
+            @RequestParam(defaultValue = "apart") String way,
+            Words words)
+            throws IOException {
+        Pack pack = pack(battery);
+        boolean together = way.equals("together");
+        WorkOrder order = chosen(orders(battery, pack, together), school);
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_PDF)
+                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"" + battery.code() + "-pack.pdf\"")
+                .body(PackSheet.of(battery, pack, order, packs.cableNotes(battery.id()), together, words));
+    }
+
+    private static List<WorkOrder> orders(Battery battery, Pack pack, boolean together) {
+        AmpHours capacity = battery.type().model().capacity();
+        return Arrays.stream(School.values())
+                .map(s -> together ? WorkOrder.together(pack, s, capacity) : WorkOrder.apart(pack, s, capacity))
+                .toList();
+    }
+
+    /** @return the order of a school; the last for a name that is none */
+    private static WorkOrder chosen(List<WorkOrder> orders, String school) {
+        return orders.stream()
+                .filter(order -> order.school().name().equals(school))
+                .findFirst()
+                .orElse(orders.get(orders.size() - 1));
+    }
+
     private String show(Battery battery, String school, boolean together, TypedForm form, Model page) {
         Pack pack = pack(battery);
-        AmpHours capacity = battery.type().model().capacity();
         page.addAttribute("place", "fleet");
         page.addAttribute("battery", battery);
         page.addAttribute("pack", pack);
@@ -64,16 +100,9 @@ class PackController {
         page.addAttribute("together", together);
         page.addAttribute(
                 "drawing", WiringDrawing.of(Wiring.whole(pack), battery.type().cablesLeft(), null));
-        var orders = Arrays.stream(School.values())
-                .map(s -> together ? WorkOrder.together(pack, s, capacity) : WorkOrder.apart(pack, s, capacity))
-                .toList();
+        List<WorkOrder> orders = orders(battery, pack, together);
         page.addAttribute("orders", orders);
-        page.addAttribute(
-                "order",
-                orders.stream()
-                        .filter(order -> order.school().name().equals(school))
-                        .findFirst()
-                        .orElse(orders.get(orders.size() - 1)));
+        page.addAttribute("order", chosen(orders, school));
         page.addAttribute("form", form);
         page.addAttribute("faults", form.faults());
         return "wiring/pack";

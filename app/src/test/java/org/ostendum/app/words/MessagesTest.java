@@ -77,6 +77,17 @@ class MessagesTest {
                 .isEmpty();
     }
 
+    /** Of two texts under one key the later one would be said in both places. */
+    @Test
+    void noKeyStandsTwice() throws IOException {
+        List<String> keys = Files.readString(MAIN.resolve("resources/messages.properties"))
+                .lines()
+                .filter(line -> line.matches("[\\w-]+(\\.[\\w-]+)*=.*"))
+                .map(line -> line.substring(0, line.indexOf('=')))
+                .toList();
+        assertThat(keys).hasSizeGreaterThan(1000).doesNotHaveDuplicates();
+    }
+
     @Test
     void everySentenceOfTheCodeIsInTheBundle() throws IOException {
         Set<String> keys = new TreeSet<>();

@@ -7,6 +7,9 @@ import java.util.List;
 import java.util.Objects;
 import java.util.UUID;
 import java.util.regex.Pattern;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.jsoup.Jsoup;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -176,6 +179,24 @@ class PackTest extends JobsTest {
         assertThat(tom.page("/batteries/" + code + "/pack")).contains("42 cm M8");
         tom.send("/batteries/" + code + "/pack/turn", "block", "4");
         assertThat(tom.page("/batteries/" + code + "/pack")).doesNotContain("Drawn as this pack stands");
+    }
+
+    /** What hangs beside the machine: every cable with its place, and what can be reached before and after it. */
+    @Test
+    void aSheetOfThePackHangsUp() throws Exception {
+        byte[] pdf =
+                tom.ask(get("/batteries/G-01/pack.pdf?school=MIDDLE_FIRST")).getContentAsByteArray();
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            String text = new PDFTextStripper().getText(document);
+            assertThat(document.getNumberOfPages()).isEqualTo(1);
+            assertThat(text)
+                    .contains("G-01", "1. Cable 3", "can be reached", "Cables in the bag", "Before you touch a cable");
+            assertThat(text.lines()
+                            .filter(line -> line.matches("\\d+\\. Cable .*"))
+                            .count())
+                    .isGreaterThanOrEqualTo(7);
+        }
+        assertThat(tom.ask(get("/batteries/T-08/pack.pdf")).getStatus()).isEqualTo(404);
     }
 
     @Test
