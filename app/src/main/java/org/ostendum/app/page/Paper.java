@@ -187,6 +187,16 @@ public final class Paper implements AutoCloseable {
             text(content, BOLD, FIGURES, x(x) - width / 2, y(y) - FIGURES / 3, text);
         }
 
+        /** The same on white, so that it can be read on a line. */
+        public void label(double x, double y, String text) throws IOException {
+            float width = BOLD.getStringWidth(plain(text)) / 1000 * FIGURES + 2;
+            content.setNonStrokingColor(1f);
+            content.addRect(x(x) - width / 2, y(y) - FIGURES / 2, width, FIGURES);
+            content.fill();
+            content.setNonStrokingColor(0f);
+            figure(x, y, text);
+        }
+
         private float x(double x) {
             return LEFT + (float) x * scale;
         }

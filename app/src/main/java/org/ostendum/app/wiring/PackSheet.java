@@ -19,6 +19,8 @@ import org.ostendum.core.wiring.WorkOrder;
 /** A pack on a sheet to hang up beside the machine: the drawing, every cable with a box to tick, what is still live. */
 final class PackSheet {
     private static final float CABLE = 2.2f;
+    /** A post's sign stands above it. */
+    private static final double ABOVE = 14;
 
     private PackSheet() {}
 
@@ -78,13 +80,10 @@ final class PackSheet {
         }
         for (CableLine cable : drawing.cables()) {
             sketch.line(cable.points(), CABLE);
-            sketch.figure(cable.label().x(), cable.label().y() + BELOW, cable.number());
+            sketch.label(cable.label().x(), cable.label().y(), cable.number());
         }
         for (Post post : drawing.ground().posts()) {
             sketch.figure(post.at().x(), post.at().y() - ABOVE, post.positive() ? "+" : "-");
         }
     }
-
-    private static final double ABOVE = 14;
-    private static final double BELOW = 14;
 }

@@ -17,13 +17,13 @@ public final class CellCourse {
 
     private final double[] days;
     private final double[] above;
-    private final double begunAt;
     private final double placeNow;
+    /** Most courses are never asked for it; not a number until one is. */
+    private double begunAt = Double.NaN;
 
     private CellCourse(double[] days, double[] above) {
         this.days = days;
         this.above = above;
-        this.begunAt = above.length == 0 ? Double.NaN : median(0, firstThird());
         this.placeNow = above.length < PLACE ? Double.NaN : median(above.length - PLACE, above.length);
     }
 
@@ -71,7 +71,19 @@ public final class CellCourse {
 
     /** @return tenths above the median at the beginning: the median of the first third, of no fewer than three; not a number without readings */
     public double begunAt() {
+        if (Double.isNaN(begunAt) && above.length > 0) {
+            begunAt = median(0, firstThird());
+        }
         return begunAt;
+    }
+
+    /** @return whether it may have fallen by so many tenths: told at a glance, where most cells have not */
+    public boolean mayHaveFallen(double tenths) {
+        double highest = Double.NEGATIVE_INFINITY;
+        for (int i = 0; i < firstThird(); i++) {
+            highest = Math.max(highest, above[i]);
+        }
+        return Double.isNaN(placeNow) || highest - placeNow >= tenths;
     }
 
     private int firstThird() {
@@ -80,7 +92,7 @@ public final class CellCourse {
 
     /** @return tenths fallen since the beginning, negative where it rose */
     public double fallen() {
-        return begunAt - place().orElse(begunAt);
+        return begunAt() - place().orElse(begunAt());
     }
 
     /** @return standard error of {@link #fallen()} where single readings scatter by so many tenths */
@@ -95,7 +107,7 @@ public final class CellCourse {
 
     /** @return index of the first reading from which all later ones lie more than half the fall below the beginning */
     public int fallIndex() {
-        double half = begunAt - fallen() / 2;
+        double half = begunAt() - fallen() / 2;
         int index = readings();
         while (index > 0 && above[index - 1] < half) {
             index--;

@@ -26,7 +26,7 @@ public final class Scatter {
     private static final int LEAST_READ = 18;
 
     private static final double NEARLY_ALL = 0.97;
-    private static final List<Integer> DIVISIONS = List.of(100, 50, 20);
+    private static final List<Integer> DIVISIONS = List.of(100, 50);
 
     private final List<DatedGravities> past;
     private final double tenths;
@@ -41,15 +41,20 @@ public final class Scatter {
                 soundPast.subList(Math.max(0, soundPast.size() - ROUNDS_FOR_SCATTER), soundPast.size());
         double[] changes = changes(recent);
         double deviation = changes.length == 0 ? LEAST_TENTHS : Robust.deviation(changes);
-        return new Scatter(recent, Math.max(Math.max(LEAST_TENTHS, ROUNDING * division(recent)), deviation));
+        double hops = Math.max(LEAST_TENTHS, deviation);
+        return new Scatter(recent, Math.max(hops, ROUNDING * division(recent, hops / ROUNDING)));
     }
 
-    /** @return tenths of the finest division of the float that the readings show: 100 where all are whole tens of points */
-    private static int division(List<DatedGravities> recent) {
+    /**
+     * @param coarserThan finer ones are not looked for, tenths
+     * @return tenths of the finest division of the float that the readings show: 100 where all are whole tens of points; 0 for none
+     */
+    private static int division(List<DatedGravities> recent, double coarserThan) {
         int read = recent.stream().mapToInt(dated -> dated.gravities().count()).sum();
         return read < LEAST_READ
                 ? 0
                 : DIVISIONS.stream()
+                        .filter(division -> division > coarserThan)
                         .filter(division -> whole(recent, division) >= NEARLY_ALL * read)
                         .findFirst()
                         .orElse(0);

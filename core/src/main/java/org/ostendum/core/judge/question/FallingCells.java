@@ -103,6 +103,9 @@ public final class FallingCells implements Question {
         double needed = Math.max(
                 battery.rules().points(RuleKey.TREND_LEAST_FALL).tenths(),
                 battery.rules().number(RuleKey.TREND_ERRORS) * course.fallenError(scatter));
+        if (!course.mayHaveFallen(times * needed)) {
+            return false;
+        }
         double fallen = course.fallen();
         return fallen >= times * needed && course.last() <= course.begunAt() - STILL_THERE * fallen;
     }
