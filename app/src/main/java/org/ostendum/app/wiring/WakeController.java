@@ -15,6 +15,7 @@ import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.recover.GoodBeside;
 import org.ostendum.core.recover.WakeGroups;
 import org.ostendum.core.state.BatteryState;
+import org.ostendum.core.state.Stage;
 import org.ostendum.core.wiring.Pack;
 import org.ostendum.core.wiring.Tap;
 import org.ostendum.core.wiring.Wiring;
@@ -61,7 +62,7 @@ class WakeController {
         page.addAttribute("form", form);
         page.addAttribute("forbidden", forbidden(state));
         page.addAttribute("speaksAgainst", speaksAgainst(state, words));
-        page.addAttribute("besides", good.beside(battery, state));
+        page.addAttribute("besides", state.stage() == Stage.RETIRED ? List.of() : good.beside(battery, state));
         page.addAttribute("limited", GoodBeside.needsLimit(state));
         packs.of(battery).ifPresent(pack -> groups(battery, pack, form, page));
         page.addAttribute(
@@ -115,6 +116,9 @@ class WakeController {
 
     /** @return why there is nothing to wake, by its state; null where nothing says so */
     private static @Nullable String speaksAgainst(BatteryState state, Words words) {
+        if (state.stage() == Stage.RETIRED) {
+            return words.text("wake.retired");
+        }
         if (state.isCharging()) {
             return words.text("wake.charging");
         }

@@ -57,6 +57,8 @@ class RetireTest extends JobsTest {
                     .as(job)
                     .contains(battery.code() + " has left the site.");
         }
+        assertThat(tom.page("/batteries/" + battery.code() + "/wake"))
+                .contains("It has left the site: nothing is woken");
         assertThat(maud.send(address, "reason", "Again.", "recycler", "Kelmscot")
                         .getStatus())
                 .isEqualTo(422);
