@@ -171,6 +171,7 @@ public final class Access {
             route(GET, "/batteries/*/wake", EVERYBODY),
             route(GET, "/batteries/*/cells", EVERYBODY),
             route(POST, "/batteries/*/pack/tap", WORKERS),
+            route(POST, "/batteries/*/pack/bad-block", WORKERS),
             route(POST, "/batteries/*/pack/tap-moved", WORKERS),
             route(POST, "/batteries/*/pack/turn", WORKERS),
             route(POST, "/batteries/*/pack/as-model", WORKERS),

@@ -1,20 +1,32 @@
 package org.ostendum.app.wiring;
 
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.app.db.Payload;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.Ledger;
+import org.ostendum.app.ledger.LedgerEntry;
 import org.ostendum.app.state.BatteryStates;
+import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.life.BlockChoice;
+import org.ostendum.core.life.BlockWay;
 import org.ostendum.core.life.Prices;
 import org.ostendum.core.wiring.Pack;
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.JsonNode;
 
 /** Blocks of a pack with a cell beyond anything but renewal, and what each way out costs. */
 @Component
 class BadBlocks {
+    /** What a line keeps of a way out that was taken. */
+    static final String WAY = "way";
+
+    static final String BLOCKS = "blocks";
+    private static final int LOOKED_BACK = 2_000;
+
     private final BatteryStates batteryStates;
     private final Ledger ledger;
     private final ZoneId zone;
@@ -28,8 +40,23 @@ class BadBlocks {
     /**
      * @param blocks by their numbers
      * @param choice null where nobody has said what the model costs
+     * @param kept the line that says which way was taken; null while nobody has chosen
      */
-    public record BadBlock(List<Integer> blocks, int cyclesDone, @Nullable BlockChoice choice) {}
+    public record BadBlock(
+            List<Integer> blocks, int cyclesDone, @Nullable BlockChoice choice, @Nullable LedgerEntry kept) {
+        /** What the line says. */
+        public String keptAs() {
+            return kept == null
+                    ? ""
+                    : Payload.read(kept.payload()).path("remark").asString();
+        }
+
+        /** @return the way that costs least a cycle; null where that cannot be said */
+        @Nullable
+        BlockWay reckoned() {
+            return choice == null ? null : choice.isOne() ? BlockWay.ONE : BlockWay.ALL;
+        }
+    }
 
     /** @return null where every block is sound, as far as it was read */
     @Nullable
@@ -45,6 +72,22 @@ class BadBlocks {
         return new BadBlock(
                 List.copyOf(bad),
                 done,
-                prices == null ? null : BlockChoice.of(prices, pack.blocks(), bad.size(), done));
+                prices == null ? null : BlockChoice.of(prices, pack.blocks(), bad.size(), done),
+                kept(battery, List.copyOf(bad)));
+    }
+
+    /** Chosen for these blocks; others that have gone bad since are chosen for anew. */
+    private @Nullable LedgerEntry kept(Battery battery, List<Integer> blocks) {
+        return ledger.ofBattery(battery.id(), null, LOOKED_BACK).stream()
+                .filter(entry -> entry.kind() == EntryKind.NOTE && entry.correctedBySeq() == null)
+                .filter(entry -> isFor(Payload.read(entry.payload()), blocks))
+                .findFirst()
+                .orElse(null);
+    }
+
+    private static boolean isFor(JsonNode payload, List<Integer> blocks) {
+        List<Integer> chosen = new ArrayList<>();
+        payload.path(BLOCKS).forEach(block -> chosen.add(block.asInt()));
+        return payload.has(WAY) && chosen.equals(blocks);
     }
 }

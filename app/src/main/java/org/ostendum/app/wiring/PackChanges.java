@@ -1,6 +1,8 @@
 package org.ostendum.app.wiring;
 
 import java.util.List;
+import java.util.stream.Collectors;
+import org.ostendum.app.db.Payload;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Packs;
 import org.ostendum.app.ledger.NewEntry;
@@ -8,10 +10,12 @@ import org.ostendum.app.state.BatteryRecord;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.battery.CellLayout;
 import org.ostendum.core.event.EntryKind;
+import org.ostendum.core.life.BlockWay;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.wiring.Tap;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.node.ObjectNode;
 
 /** What is changed at a pack or its drawing, with a line in its history. */
 @Service
@@ -46,6 +50,20 @@ class PackChanges {
     public void asModel(Battery battery, Person by, Words words) {
         packs.keepLayout(battery, battery.type().model().layout());
         note(battery, words.text("pack.as-model.done"), by, words);
+    }
+
+    /** Which way out of a bad block was taken, and why. */
+    @Transactional
+    public void choose(Battery battery, List<Integer> blocks, BlockWay way, String reason, Person by, Words words) {
+        String told = words.text("pack.bad.kept." + way, numbers(blocks)) + (reason.isEmpty() ? "" : " " + reason);
+        ObjectNode payload = Payload.object().put("remark", told).put(BadBlocks.WAY, way.name());
+        blocks.forEach(payload.putArray(BadBlocks.BLOCKS)::add);
+        NewEntry line = NewEntry.of(EntryKind.NOTE, words.now(), by.id(), null, told);
+        record.record(battery, List.of(line.with(payload.toString())));
+    }
+
+    private static String numbers(List<Integer> blocks) {
+        return blocks.stream().map(String::valueOf).collect(Collectors.joining(", "));
     }
 
     private void note(Battery battery, String told, Person by, Words words) {

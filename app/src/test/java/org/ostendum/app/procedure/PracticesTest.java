@@ -69,6 +69,7 @@ class PracticesTest {
             "charge.gas",
             "equalise.when",
             "equalise.how",
+            "water.how",
             "water.how-often",
             "acid.adjust",
             "charge.conventional",

@@ -181,6 +181,23 @@ class PackTest extends JobsTest {
         assertThat(tom.page("/batteries/" + code + "/pack")).doesNotContain("Drawn as this pack stands");
     }
 
+    /** One of its blocks is bad; the sums mark a way out, and who takes another says why. */
+    @Test
+    void theWayOutOfABadBlockIsKeptWithItsReason() throws Exception {
+        String page = tom.page("/batteries/G-06/pack");
+        assertThat(page).contains("Bad: block", "Keep the choice").doesNotContain("Chosen for block");
+        String other = page.contains("✓ Renew it alone") ? "ALL" : "ONE";
+        tom.send("/batteries/G-06/pack/bad-block", "way", other);
+        assertThat(tom.page("/batteries/G-06/pack")).doesNotContain("Chosen for block");
+        tom.send("/batteries/G-06/pack/bad-block", "way", other, "reason", "The car goes next year.");
+        assertThat(tom.page("/batteries/G-06/pack"))
+                .contains("Chosen for block", "The car goes next year.", "Tom Brackett");
+        assertThat(tom.send("/batteries/G-01/pack/bad-block", "way", "ONE").getStatus())
+                .isEqualTo(404);
+        assertThat(tom.send("/batteries/G-06/pack/bad-block", "way", "BURN").getStatus())
+                .isEqualTo(400);
+    }
+
     /** What hangs beside the machine: every cable with its place, and what can be reached before and after it. */
     @Test
     void aSheetOfThePackHangsUp() throws Exception {
