@@ -9,8 +9,10 @@ import org.ostendum.app.inventory.Packs;
 import org.ostendum.app.ledger.LedgerEvents;
 import org.ostendum.app.people.People;
 import org.ostendum.app.state.BatteryRecord;
+import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.event.BatteryEvent.CellBridged;
 import org.ostendum.core.event.BatteryEvent.KitFitted;
+import org.ostendum.core.event.BatteryEvent.KitTakenOff;
 import org.ostendum.core.wiring.Tap;
 import org.springframework.stereotype.Component;
 
@@ -23,6 +25,7 @@ class DemoRepairs {
     private static final Duration TAPPED_AGO = Duration.ofDays(400);
 
     private static final Duration KIT_AGO = Duration.ofDays(392);
+    private static final Duration KIT_OFF_AGO = Duration.ofDays(1);
     private static final Duration KIT_LATELY = Duration.ofDays(120);
 
     private final Batteries batteries;
@@ -53,18 +56,22 @@ class DemoRepairs {
                         "New cell is ordered.")));
     }
 
-    /** On a truck's battery a year ago and more; on a car's, of which four injectors let too much through. */
+    /** On a truck's battery, and off again; on a car's, of which four injectors let too much through. */
     private void fitKits() {
         fitKit("T-11", "short float, 28 mm", 3, KIT_AGO);
+        // A cell of it is being renewed: no kit is on a battery that is drilled.
+        keep("T-11", new KitTakenOff(clock.instant().minus(KIT_OFF_AGO)));
         fitKit("G-09", "bayonet, low float", 2, KIT_LATELY);
     }
 
     private void fitKit(String code, String injector, int probe, Duration ago) {
+        keep(code, new KitFitted(clock.instant().minus(ago), injector, probe));
+    }
+
+    private void keep(String code, BatteryEvent event) {
         record.record(
                 batteries.byCode(code).orElseThrow(),
                 List.of(LedgerEvents.entry(
-                        new KitFitted(clock.instant().minus(ago), injector, probe),
-                        people.byLogin("tom").orElseThrow().id(),
-                        "")));
+                        event, people.byLogin("tom").orElseThrow().id(), "")));
     }
 }
