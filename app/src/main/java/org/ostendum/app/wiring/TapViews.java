@@ -65,8 +65,7 @@ class TapViews {
     private static TapView view(
             Battery battery, Pack pack, Tap tap, List<Round> history, Instant hung, BatteryState state) {
         int perBlock = pack.layout().cellsPerCase();
-        Instant moved = state.blocksMovedAt().orElse(Instant.MIN);
-        Instant since = moved.isAfter(hung) ? moved : hung;
+        Instant since = state.sameBlocksSince(hung);
         TapRelief relief = TapRelief.of(tap, pack.blocks());
         Duration turn = state.rules().duration(RuleKey.TAP_TURN);
         return new TapView(

@@ -280,8 +280,12 @@ public final class BatteryState {
     /** @return since when the same blocks work under a tap; null for a battery without one */
     public @Nullable Instant sameBlocksTappedSince() {
         Instant hung = around.tappedSince();
-        Instant moved = blocksMovedAt().orElse(Instant.MIN);
-        return hung == null || hung.isAfter(moved) ? hung : moved;
+        return hung == null ? null : sameBlocksSince(hung);
+    }
+
+    /** @return since when the same blocks stand under a tap that was hung on them then */
+    public Instant sameBlocksSince(Instant hung) {
+        return blocksMovedAt().filter(moved -> moved.isAfter(hung)).orElse(hung);
     }
 
     /** @return whether it goes to work next without more ado: full, cool, whole, and nothing has to be done before */
