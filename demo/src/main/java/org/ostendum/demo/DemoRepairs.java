@@ -11,6 +11,7 @@ import org.ostendum.app.people.People;
 import org.ostendum.app.state.BatteryRecord;
 import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.event.BatteryEvent.CellBridged;
+import org.ostendum.core.event.BatteryEvent.CellMarked;
 import org.ostendum.core.event.BatteryEvent.KitFitted;
 import org.ostendum.core.event.BatteryEvent.KitTakenOff;
 import org.ostendum.core.wiring.Tap;
@@ -24,6 +25,7 @@ class DemoRepairs {
     /** More than a year: time to spare those blocks. */
     private static final Duration TAPPED_AGO = Duration.ofDays(400);
 
+    private static final Duration MARKED_AGO = Duration.ofDays(300);
     private static final Duration KIT_AGO = Duration.ofDays(392);
     private static final Duration KIT_OFF_AGO = Duration.ofDays(1);
     private static final Duration KIT_LATELY = Duration.ofDays(120);
@@ -46,6 +48,7 @@ class DemoRepairs {
         Battery car = batteries.byCode("G-08").orElseThrow();
         packs.addTap(car.id(), new Tap("Lights", 1, 2), clock.instant().minus(TAPPED_AGO));
         fitKits();
+        markBlocks("G-08");
         Battery truck = batteries.byCode("T-23").orElseThrow();
         Instant bridged = clock.instant().minus(BRIDGED_AGO);
         record.record(
@@ -62,6 +65,17 @@ class DemoRepairs {
         // A cell of it is being renewed: no kit is on a battery that is drilled.
         keep("T-11", new KitTakenOff(clock.instant().minus(KIT_OFF_AGO)));
         fitKit("G-09", "bayonet, low float", 2, KIT_LATELY);
+    }
+
+    /** Read from the blocks on the day they were bought. */
+    private void markBlocks(String code) {
+        Battery pack = batteries.byCode(code).orElseThrow();
+        int cellsPerBlock = pack.type().model().layout().cellsPerCase();
+        int blocks = pack.type().model().cells() / cellsPerBlock;
+        for (int block = 1; block <= blocks; block++) {
+            int cell = (block - 1) * cellsPerBlock + 1;
+            keep(code, new CellMarked(clock.instant().minus(MARKED_AGO), cell, "VB " + (4107 + block), "H5"));
+        }
     }
 
     private void fitKit(String code, String injector, int probe, Duration ago) {

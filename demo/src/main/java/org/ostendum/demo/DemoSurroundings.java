@@ -9,6 +9,7 @@ import org.springframework.stereotype.Component;
 class DemoSurroundings {
     private final Rooms rooms;
     private final DemoSafety safety;
+    private final DemoLifting lifting;
     private final DemoRepairs repairs;
     private final DemoJobs jobs;
     private final DemoDevices devices;
@@ -22,6 +23,7 @@ class DemoSurroundings {
     DemoSurroundings(
             Rooms rooms,
             DemoSafety safety,
+            DemoLifting lifting,
             DemoRepairs repairs,
             DemoJobs jobs,
             DemoDevices devices,
@@ -33,6 +35,7 @@ class DemoSurroundings {
             DemoPlan plan) {
         this.rooms = rooms;
         this.safety = safety;
+        this.lifting = lifting;
         this.repairs = repairs;
         this.jobs = jobs;
         this.devices = devices;
@@ -47,6 +50,7 @@ class DemoSurroundings {
     void beforeTheYear(Known known) {
         plan.limitPower(known.persons());
         safety.fill(room(), known.persons());
+        lifting.fill(known.models());
     }
 
     void afterTheYear(Known known) {

@@ -4,6 +4,8 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.db.Payload;
 import org.ostendum.app.ledger.LedgerEntry;
@@ -112,7 +114,7 @@ public record LedgerLine(
                 entry.quantity() == null
                         ? ""
                         : words.temperature(Celsius.of(entry.quantity().doubleValue()));
-            case CELL_REPLACED -> replaced(entry, payload, words);
+            case CELL_REPLACED, CELL_MARKED -> marked(entry, payload, words);
             case CELL_BRIDGED ->
                 words.text(
                         "line.bridged",
@@ -149,12 +151,17 @@ public record LedgerLine(
         };
     }
 
-    private static String replaced(LedgerEntry entry, JsonNode payload, Words words) {
+    private static String marked(LedgerEntry entry, JsonNode payload, Words words) {
         if (entry.cell() == null) {
             return "";
         }
         String cell = words.text("line.correction.cell", entry.cell());
-        return payload.has("serial") ? cell + ", " + payload.path("serial").asString() : cell;
+        return Stream.of(
+                        cell,
+                        payload.path("serial").asString(""),
+                        payload.path("dateCode").asString(""))
+                .filter(part -> !part.isEmpty())
+                .collect(Collectors.joining(", "));
     }
 
     /** Only those that stand elsewhere now. */

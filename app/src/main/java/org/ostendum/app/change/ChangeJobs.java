@@ -1,12 +1,15 @@
 package org.ostendum.app.change;
 
+import java.util.Optional;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.job.Job;
 import org.ostendum.app.job.SpecialJob;
 import org.ostendum.app.procedure.ProcedureFile;
+import org.ostendum.app.words.Words;
 import org.ostendum.core.change.Choosing;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.procedure.Run;
+import org.ostendum.core.procedure.Step;
 import org.springframework.stereotype.Component;
 
 /** Changing a battery: another than the first of the order is asked why, and both move in one transaction. */
@@ -15,11 +18,13 @@ class ChangeJobs implements SpecialJob {
     private final Pool pool;
     private final Exchange exchange;
     private final Changers changers;
+    private final LiftViews lifts;
 
-    ChangeJobs(Pool pool, Exchange exchange, Changers changers) {
+    ChangeJobs(Pool pool, Exchange exchange, Changers changers, LiftViews lifts) {
         this.pool = pool;
         this.exchange = exchange;
         this.changers = changers;
+        this.lifts = lifts;
     }
 
     @Override
@@ -44,6 +49,24 @@ class ChangeJobs implements SpecialJob {
                 .map(first -> file.askingFirst(
                         "why-this-one", first + " is the one to take first. Why is " + taken + " taken?"))
                 .orElse(file);
+    }
+
+    /** No beam lifts more than is stamped on it. */
+    @Override
+    public Optional<String> against(Run run, Step step, String value, Battery battery, Words words) {
+        int kilograms = battery.type().weightKg();
+        return step.id().equals(Changers.WHICH)
+                ? lifts.hoist(value)
+                        .map(LiftMeasures.Hoist::limitKilograms)
+                        .filter(limit -> kilograms > limit)
+                        .map(limit -> words.text(
+                                "lift.fault.limit", words.weight(limit), battery.code(), words.weight(kilograms)))
+                : Optional.empty();
+    }
+
+    @Override
+    public Optional<Beside> beside(Job job, Run run, Battery battery) {
+        return lifts.beside(job, run, battery, run.value(Changers.WHICH));
     }
 
     @Override

@@ -18,7 +18,7 @@ import org.springframework.stereotype.Component;
 /** The hoists, roller beds and carts of a room: one with a fault is out of service until somebody has found it sound again. */
 @Component
 class Changers {
-    private static final String WHICH = "which-changer";
+    static final String WHICH = "which-changer";
     private static final String BEFORE_IT = "truck";
     private static final String NONE = "none";
 

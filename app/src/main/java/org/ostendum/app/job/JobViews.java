@@ -192,7 +192,7 @@ public class JobViews {
                                 ? null
                                 : specialJobs
                                         .of(job.procedureId())
-                                        .beside(run, battery)
+                                        .beside(job, run, battery)
                                         .orElse(null)));
     }
 

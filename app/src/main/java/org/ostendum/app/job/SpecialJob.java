@@ -42,7 +42,7 @@ public interface SpecialJob {
     default void stopped(Job job, Run after, Person person) {}
 
     /** @return what is drawn beside the steps as the run stands */
-    default Optional<Beside> beside(Run run, Battery battery) {
+    default Optional<Beside> beside(Job job, Run run, Battery battery) {
         return Optional.empty();
     }
 

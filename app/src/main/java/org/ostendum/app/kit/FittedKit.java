@@ -4,6 +4,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.job.Job;
 import org.ostendum.app.job.SpecialJob;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.words.Words;
@@ -39,7 +40,7 @@ class FittedKit implements SpecialJob {
     }
 
     @Override
-    public Optional<Beside> beside(Run run, Battery battery) {
+    public Optional<Beside> beside(Job job, Run run, Battery battery) {
         return Optional.of(KitSheet.beside(battery, states.stateOf(battery)));
     }
 }

@@ -3,6 +3,7 @@ package org.ostendum.app.kit;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.job.Job;
 import org.ostendum.app.job.SpecialJob;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.words.Words;
@@ -58,7 +59,7 @@ class KitFitting implements SpecialJob {
     }
 
     @Override
-    public Optional<Beside> beside(Run run, Battery battery) {
+    public Optional<Beside> beside(Job job, Run run, Battery battery) {
         return Optional.of(KitSheet.beside(battery, states.stateOf(battery)));
     }
 }

@@ -81,6 +81,10 @@ public final class LedgerEvents {
                 new BatteryEvent.StoodFlat(at, Objects.requireNonNullElse(hours(line), Duration.ZERO));
             case CELL_REPLACED ->
                 line.cell() == null ? null : new BatteryEvent.CellReplaced(at, line.cell(), text(more, "serial"));
+            case CELL_MARKED ->
+                line.cell() == null
+                        ? null
+                        : new BatteryEvent.CellMarked(at, line.cell(), text(more, "serial"), text(more, "dateCode"));
             case CELL_BRIDGED ->
                 line.cell() == null
                         ? null
@@ -168,6 +172,11 @@ public final class LedgerEvents {
             kind = EntryKind.CELL_REPLACED;
             cell = replaced.cell();
             put(payload, "serial", replaced.serial());
+        } else if (event instanceof BatteryEvent.CellMarked marked) {
+            kind = EntryKind.CELL_MARKED;
+            cell = marked.cell();
+            put(payload, "serial", marked.serial());
+            put(payload, "dateCode", marked.dateCode());
         } else if (event instanceof BatteryEvent.CellBridged bridged) {
             kind = EntryKind.CELL_BRIDGED;
             cell = bridged.cell();

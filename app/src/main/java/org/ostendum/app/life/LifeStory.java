@@ -90,6 +90,7 @@ class LifeStory {
                         entries,
                         words,
                         EntryKind.CELL_REPLACED,
+                        EntryKind.CELL_MARKED,
                         EntryKind.CELL_BRIDGED,
                         EntryKind.BLOCKS_MOVED,
                         EntryKind.KIT_FITTED,

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.job.Job;
 import org.ostendum.app.job.SpecialJob;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.words.Words;
@@ -70,7 +71,7 @@ class CellWork implements SpecialJob {
     }
 
     @Override
-    public Optional<Beside> beside(Run run, Battery battery) {
+    public Optional<Beside> beside(Job job, Run run, Battery battery) {
         return run.value(CELL).isEmpty()
                 ? Optional.empty()
                 : Optional.of(new Beside(

@@ -170,6 +170,8 @@ public final class Access {
             route(GET, "/batteries/*/pack", EVERYBODY),
             route(GET, "/batteries/*/wake", EVERYBODY),
             route(GET, "/batteries/*/cells", EVERYBODY),
+            route(POST, "/batteries/*/cells", WORKERS),
+            route(POST, "/batteries/*/eyes", WORKERS),
             route(POST, "/batteries/*/pack/tap", WORKERS),
             route(POST, "/batteries/*/pack/bad-block", WORKERS),
             route(POST, "/batteries/*/pack/tap-moved", WORKERS),

@@ -3,6 +3,7 @@ package org.ostendum.app.setup;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
+import org.ostendum.app.change.LiftMeasures;
 import org.ostendum.app.device.Devices;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Chargers;
@@ -40,6 +41,7 @@ class SetupSteps {
     private final Stations stations;
     private final Devices devices;
     private final WaterAnalyses analyses;
+    private final LiftMeasures lifts;
     private final BatteryStates batteryStates;
     private final ZoneId zone;
 
@@ -57,6 +59,7 @@ class SetupSteps {
             Stations stations,
             Devices devices,
             WaterAnalyses analyses,
+            LiftMeasures lifts,
             BatteryStates batteryStates,
             ZoneId zone) {
         this.places = places;
@@ -72,6 +75,7 @@ class SetupSteps {
         this.stations = stations;
         this.devices = devices;
         this.analyses = analyses;
+        this.lifts = lifts;
         this.batteryStates = batteryStates;
         this.zone = zone;
     }
@@ -117,6 +121,7 @@ class SetupSteps {
                 new Step("machines", "/setup/machines", machines.all().size(), true),
                 new Step("devices", "/setup/devices", devices.all().size(), true),
                 new Step("charging", "/setup/charging", MachineKind.values().length, true),
+                new Step("changing", "/setup/changing", lifts.count(), true),
                 new Step("water", "/setup/water", analyses.newest().isPresent() ? 1 : 0, true));
     }
 

@@ -19,7 +19,7 @@ class SumCatalogue {
             new WorkSums.Capacity(),
             new WorkSums.RunTime(),
             new WorkSums.Standing(),
-            new WorkSums.Beam(),
+            new WorkSums.BeamNotch(),
             new WorkSums.Repair());
 
     List<Sum> all() {

@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Map;
 import org.ostendum.core.battery.Duty;
 import org.ostendum.core.capacity.CapacitySums;
-import org.ostendum.core.change.ChangeSums;
+import org.ostendum.core.change.Beam;
 import org.ostendum.core.life.MoneySums;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.quantity.Amperes;
@@ -150,7 +150,7 @@ final class WorkSums {
     }
 
     /** Where the hooks hang straight. */
-    static final class Beam implements Sum {
+    static final class BeamNotch implements Sum {
         @Override
         public String name() {
             return "beam";
@@ -169,18 +169,17 @@ final class WorkSums {
 
         @Override
         public List<Output> work(Map<String, Double> values) {
-            ChangeSums.Notches notches = ChangeSums.notches(
-                    (int) value(values, "eyesMillimetres"),
-                    (int) value(values, "firstNotchMillimetres"),
-                    (int) value(values, "stepMillimetres"),
-                    (int) value(values, "notches"));
-            ChangeSums.Hang hang = ChangeSums.hang(notches.offMillimetres(), (int) value(values, "chainMillimetres"));
+            Beam.Lift lift = new Beam(
+                            (int) value(values, "firstNotchMillimetres"),
+                            (int) value(values, "stepMillimetres"),
+                            (int) value(values, "notches"),
+                            (int) value(values, "chainMillimetres"))
+                    .lift((int) value(values, "eyesMillimetres"), value(values, "weightKilograms"));
             return List.of(
-                    new Output("notch", "", notches.left(), 0),
-                    new Output("askewMillimetres", "mm", notches.offMillimetres(), 0),
-                    new Output("askewDegrees", "°", hang.degrees(), 1),
-                    new Output(
-                            "pullOfEachChain", "kg", value(values, "weightKilograms") / 2 * (1 + hang.addedPull()), 0));
+                    new Output("notch", "", lift.notches().left(), 0),
+                    new Output("askewMillimetres", "mm", lift.notches().offMillimetres(), 0),
+                    new Output("askewDegrees", "°", lift.hang().degrees(), 1),
+                    new Output("pullOfEachChain", "kg", lift.pullKilograms(), 0));
         }
 
         @Override

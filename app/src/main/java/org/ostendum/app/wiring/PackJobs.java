@@ -7,6 +7,7 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.app.draw.WiringDrawing;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Packs;
+import org.ostendum.app.job.Job;
 import org.ostendum.app.job.SpecialJob;
 import org.ostendum.app.procedure.ProcedureFile;
 import org.ostendum.app.words.Words;
@@ -70,7 +71,7 @@ class PackJobs implements SpecialJob {
     }
 
     @Override
-    public Optional<Beside> beside(Run run, Battery battery) {
+    public Optional<Beside> beside(Job job, Run run, Battery battery) {
         return packs.of(battery).map(pack -> new Beside("wiring/at :: pack", at(run, battery, pack)));
     }
 

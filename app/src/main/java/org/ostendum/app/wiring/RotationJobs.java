@@ -5,6 +5,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Packs;
+import org.ostendum.app.job.Job;
 import org.ostendum.app.job.SpecialJob;
 import org.ostendum.app.job.Swaps;
 import org.ostendum.app.procedure.ProcedureFile;
@@ -64,7 +65,7 @@ class RotationJobs implements SpecialJob {
     }
 
     @Override
-    public Optional<Beside> beside(Run run, Battery battery) {
+    public Optional<Beside> beside(Job job, Run run, Battery battery) {
         return packs.of(battery).map(pack -> new Beside("wiring/swap :: blocks", BlockSwap.of(battery, Swaps.of(run))));
     }
 }

@@ -235,6 +235,11 @@ public final class Words {
                 : String.format(locale, "%,d kg", kilograms);
     }
 
+    /** "610 mm", "24.0 in". */
+    public String length(int millimetres) {
+        return Measures.of(person).say("mm", millimetres);
+    }
+
     /** "cell 9", "cells 3, 4 and 9", "cells 1 to 6". */
     public String cells(Cells cells) {
         List<Integer> numbers = cells.numbers();

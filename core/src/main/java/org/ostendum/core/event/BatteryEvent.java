@@ -138,6 +138,16 @@ public sealed interface BatteryEvent {
     record CellReplaced(Instant at, int cell, @Nullable String serial) implements BatteryEvent {}
 
     /**
+     * What stands on a cell was read from it: a cell that came with the battery gets its identity so.
+     *
+     * @param cell its position; in a pack any cell of the block, which bears one mark
+     * @param serial of the maker, or a mark of one's own; null for none
+     * @param dateCode as the maker stamps it; null for none
+     */
+    record CellMarked(Instant at, int cell, @Nullable String serial, @Nullable String dateCode)
+            implements BatteryEvent {}
+
+    /**
      * A bad cell was bridged, so that the battery works with one cell less for a time.
      *
      * @param until when the cell has to be renewed

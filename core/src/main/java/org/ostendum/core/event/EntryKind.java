@@ -18,6 +18,8 @@ public enum EntryKind {
     /** Ran flat and stood so, hours. */
     STANDING_FLAT,
     CELL_REPLACED,
+    /** Serial and date code were read from a cell. */
+    CELL_MARKED,
     CELL_BRIDGED,
     /** Blocks of a pack changed places. */
     BLOCKS_MOVED,

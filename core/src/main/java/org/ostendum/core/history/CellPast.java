@@ -10,6 +10,7 @@ import org.ostendum.core.judge.BatteryCourse;
  * One cell from the day it came in to the day it went out, wherever in the battery it stood.
  *
  * @param mark serial or mark; null where nobody has said
+ * @param dateCode as its maker stamped it; null where nobody has said
  * @param installed null for one that came with the battery
  * @param removed null for one that is in it
  * @param bridged until when it is bridged; null while it works
@@ -18,6 +19,7 @@ import org.ostendum.core.judge.BatteryCourse;
  */
 public record CellPast(
         @Nullable String mark,
+        @Nullable String dateCode,
         @Nullable Instant installed,
         @Nullable Instant removed,
         @Nullable Instant bridged,

@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.event.BatteryEvent.BlocksMoved;
 import org.ostendum.core.event.BatteryEvent.CellBridged;
+import org.ostendum.core.event.BatteryEvent.CellMarked;
 import org.ostendum.core.event.BatteryEvent.CellReplaced;
 import org.ostendum.core.event.BatteryEvent.RoundTaken;
 import org.ostendum.core.history.CellPast.Stay;
@@ -33,10 +34,11 @@ public final class CellPasts {
 
     /** A cell as far as it has been followed. */
     private static final class Following {
-        private final @Nullable String mark;
         private final @Nullable Instant installed;
         private final List<Stay> stays = new ArrayList<>();
         private final List<BatteryCourse.Mark> marks = new ArrayList<>();
+        private @Nullable String mark;
+        private @Nullable String dateCode;
         private @Nullable Instant removed;
         private @Nullable Instant bridged;
 
@@ -47,7 +49,7 @@ public final class CellPasts {
         }
 
         CellPast past() {
-            return new CellPast(mark, installed, removed, bridged, stays, new BatteryCourse(marks));
+            return new CellPast(mark, dateCode, installed, removed, bridged, stays, new BatteryCourse(marks));
         }
     }
 
@@ -69,6 +71,8 @@ public final class CellPasts {
     private void follow(BatteryEvent event) {
         if (event instanceof CellReplaced replaced && isPosition(replaced.cell())) {
             replace(replaced);
+        } else if (event instanceof CellMarked marked && isPosition(marked.cell())) {
+            mark(marked);
         } else if (event instanceof CellBridged bridge && isPosition(bridge.cell())) {
             standing.get(bridge.cell() - 1).bridged = bridge.until();
         } else if (event instanceof BlocksMoved moved) {
@@ -88,6 +92,16 @@ public final class CellPasts {
         old.bridged = null;
         gone.add(old);
         standing.set(replaced.cell() - 1, new Following(replaced.serial(), replaced.at(), replaced.cell()));
+    }
+
+    /** A block bears one mark for all its cells; what is not said anew stands. */
+    private void mark(CellMarked marked) {
+        int perBlock = sheet.model().layout().isPack() ? sheet.model().layout().cellsPerCase() : 1;
+        int first = (marked.cell() - 1) / perBlock * perBlock;
+        for (Following cell : standing.subList(first, first + perBlock)) {
+            cell.mark = marked.serial() == null ? cell.mark : marked.serial();
+            cell.dateCode = marked.dateCode() == null ? cell.dateCode : marked.dateCode();
+        }
     }
 
     private void move(BlocksMoved moved) {

@@ -15,6 +15,7 @@ import org.ostendum.core.battery.LayoutText;
 import org.ostendum.core.battery.UsualLayout;
 import org.ostendum.core.event.BatteryEvent.BlocksMoved;
 import org.ostendum.core.event.BatteryEvent.CellBridged;
+import org.ostendum.core.event.BatteryEvent.CellMarked;
 import org.ostendum.core.event.BatteryEvent.CellReplaced;
 import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.quantity.AmpHours;
@@ -39,6 +40,23 @@ class CellPastsTest {
 
     private static List<CellPast> of(Told told) {
         return CellPasts.of(told.sheet(), told.events());
+    }
+
+    /** A block bears one mark, and takes it along to its new place; the new cell in its place has its own. */
+    @Test
+    void aCellThatCameWithTheBatteryGetsItsMarkWhenSomebodyReadsIt() {
+        List<CellPast> pasts = of(Told.nothing()
+                .of(PACK)
+                .and(new CellMarked(hoursAgo(100), 2, "B-1", "K4"))
+                .and(new CellMarked(hoursAgo(90), 3, "B-1a", null))
+                .and(new BlocksMoved(hoursAgo(80), List.of(3, 2, 1)))
+                .and(new CellReplaced(hoursAgo(40), 8, "N-8")));
+        assertThat(pasts.get(6).mark()).isEqualTo("B-1a");
+        assertThat(pasts.get(6).dateCode()).isEqualTo("K4");
+        assertThat(pasts.get(7).mark()).isEqualTo("N-8");
+        assertThat(pasts.get(7).dateCode()).isNull();
+        assertThat(pasts.get(9).dateCode()).as("the one that went out").isEqualTo("K4");
+        assertThat(pasts.get(0).mark()).isNull();
     }
 
     @Test

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
 import java.util.concurrent.ExecutorService;
@@ -13,14 +14,19 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.ostendum.app.change.LiftMeasures.All;
+import org.ostendum.app.change.LiftMeasures.Hoist;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Machine;
 import org.ostendum.app.inventory.MachineKind;
 import org.ostendum.app.inventory.Machines;
 import org.ostendum.app.job.JobsTest;
+import org.ostendum.app.job.Situations;
 import org.ostendum.app.people.People;
+import org.ostendum.app.safety.Stations;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.support.OwnBatteries;
+import org.ostendum.core.change.Beam;
 import org.ostendum.core.change.Choosing.Ranked;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.procedure.Run;
@@ -46,6 +52,15 @@ class ChangeTest extends JobsTest {
 
     @Autowired
     private BatteryStates batteryStates;
+
+    @Autowired
+    private LiftMeasures measures;
+
+    @Autowired
+    private Stations stations;
+
+    @Autowired
+    private Situations situations;
 
     private String tag;
     private Machine truck;
@@ -296,5 +311,104 @@ class ChangeTest extends JobsTest {
                 .contains("May not, and why", "It is in ", "T-28 weighs 810 kg")
                 .doesNotContain("G-01");
         assertThat(tom.page("/machines")).contains(truck.code(), old.code());
+    }
+
+    private static final Hoist LIGHT_HOIST = new Hoist(new Beam(150, 40, 14, 600), 300);
+
+    private long changer(String name) {
+        return stations.add(situations.roomOf(fresh), StationCheck.CHANGER, name);
+    }
+
+    private void measured(Map<Long, Hoist> hoists, Map<Long, Integer> eyes, Map<Long, Integer> trucks) {
+        measures.keep(new All(hoists, eyes, trucks, Map.of()));
+    }
+
+    /** The eyes are asked once, at the battery, and drawn from then on for all of its model. */
+    @Test
+    void theBeamIsDrawnOverTheVeryBattery() throws Exception {
+        long hoist = changer("Hoist " + tag);
+        LiftMeasures.All before = measures.all();
+        measured(Map.of(hoist, new Hoist(LIGHT_HOIST.beam(), null)), Map.of(), Map.of());
+        try {
+            long job = begin(fresh);
+            until(job, "which-changer", "hoist");
+            say(tom, job, "done", "which-changer", String.valueOf(hoist));
+            until(job, "hooks", "hoist");
+            assertThat(tom.page("/jobs/" + job))
+                    .contains("How far apart are the eyes")
+                    .doesNotContain("notch 7");
+            String eyes = "/batteries/" + fresh.code() + "/eyes";
+            tom.send(eyes, "job", String.valueOf(job), "eyes", "7");
+            assertThat(measures.eyes(fresh.type().id())).as("7 mm").isEmpty();
+            tom.send(eyes, "job", String.valueOf(job), "eyes", "780");
+            assertThat(tom.page("/jobs/" + job))
+                    .contains("notch 7 on each side")
+                    .doesNotContain("How far apart");
+        } finally {
+            measures.keep(before);
+        }
+    }
+
+    @Test
+    void noBeamLiftsMoreThanIsStampedOnIt() throws Exception {
+        long hoist = changer("Light hoist " + tag);
+        LiftMeasures.All before = measures.all();
+        measured(Map.of(hoist, LIGHT_HOIST), Map.of(), Map.of());
+        try {
+            long job = begin(fresh);
+            until(job, "which-changer", "hoist");
+            assertThat(say(tom, job, "done", "which-changer", String.valueOf(hoist))
+                            .getContentAsString())
+                    .contains("300 kg at most");
+            assertThat(run(job).settled("which-changer")).isEmpty();
+        } finally {
+            measures.keep(before);
+        }
+    }
+
+    @Test
+    void theRollerBedIsDrawnAtTheHeightOfTheTruck() throws Exception {
+        changer("Bed " + tag);
+        LiftMeasures.All before = measures.all();
+        measured(Map.of(), Map.of(), Map.of(truck.id(), 610));
+        try {
+            long job = begin(fresh);
+            until(job, "bed", "roller");
+            assertThat(tom.page("/jobs/" + job)).contains("take at 600 mm", "give at 620 mm");
+        } finally {
+            measures.keep(before);
+        }
+    }
+
+    @Test
+    void measuresAreKeptTogetherOrNotAtAll() throws Exception {
+        long hoist = changer("Beam " + tag);
+        LiftMeasures.All before = measures.all();
+        try {
+            String half = maud.send("/setup/changing", "first-" + hoist, "150", "step-" + hoist, "4")
+                    .getContentAsString();
+            assertThat(half).contains("150", "10", "500");
+            assertThat(measures.all()).isEqualTo(before);
+            String eyes = "eyes-" + fresh.type().id();
+            maud.send(
+                    "/setup/changing",
+                    "first-" + hoist,
+                    "150",
+                    "step-" + hoist,
+                    "40",
+                    "notches-" + hoist,
+                    "14",
+                    "chain-" + hoist,
+                    "600",
+                    eyes,
+                    "780",
+                    "machine-" + truck.id(),
+                    "610");
+            assertThat(measures.hoist(hoist)).contains(new Hoist(LIGHT_HOIST.beam(), null));
+            assertThat(measures.eyes(fresh.type().id())).contains(780);
+            assertThat(maud.page("/setup/changing")).contains("value=\"780\"", "value=\"610\"");
+        } finally {
+            measures.keep(before);
+        }
     }
 }

@@ -57,6 +57,23 @@ class WhereaboutsTest extends JobsTest {
         assertThat(tom.page("/machines/" + truck)).contains(battery.code());
     }
 
+    /** The cells that came with a battery get their identities when somebody reads them; the form goes on along the battery. */
+    @Test
+    void whatStandsOnACellIsWrittenDownOneAfterTheOther() throws Exception {
+        Battery battery = own.rested("PM" + UUID.randomUUID().toString().substring(0, 5), "T-04");
+        String page = "/batteries/" + battery.code() + "/cells";
+        assertThat(tom.send(page, "place", "7", "serial", "LK-77", "dateCode", "K4")
+                        .getRedirectedUrl())
+                .isEqualTo(page + "?place=8");
+        assertThat(tom.page(page)).contains("LK-77", "K4");
+        assertThat(tom.page("/batteries/" + battery.code())).contains("Mark read", "LK-77, K4");
+        assertThat(tom.send(page, "place", "7", "serial", " ", "dateCode", "").getContentAsString())
+                .contains("Nothing is written");
+        assertThat(tom.send(page, "place", "99", "serial", "LK-99", "dateCode", "")
+                        .getContentAsString())
+                .contains("99", "LK-99");
+    }
+
     @Test
     void aReplacedCellIsToldBesideItsSuccessor() throws Exception {
         Battery battery = own.rested("PC" + UUID.randomUUID().toString().substring(0, 5), "T-04");

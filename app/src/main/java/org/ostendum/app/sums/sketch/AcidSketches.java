@@ -1,5 +1,6 @@
 package org.ostendum.app.sums.sketch;
 
+import org.ostendum.app.draw.Sketch;
 import org.ostendum.core.electrolyte.AcidMixing;
 import org.ostendum.core.electrolyte.FreezingPoint;
 import org.ostendum.core.quantity.Celsius;

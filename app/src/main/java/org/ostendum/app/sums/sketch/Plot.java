@@ -3,6 +3,7 @@ package org.ostendum.app.sums.sketch;
 import java.util.Locale;
 import java.util.StringJoiner;
 import java.util.function.DoubleUnaryOperator;
+import org.ostendum.app.draw.Sketch;
 
 /** A field with two scales in a sketch. Levels and spots beyond its ends are drawn at its edge. */
 final class Plot {

@@ -2,6 +2,7 @@ package org.ostendum.app.sums.sketch;
 
 import java.time.Duration;
 import java.util.function.DoubleUnaryOperator;
+import org.ostendum.app.draw.Sketch;
 import org.ostendum.core.charge.ChargeSums;
 import org.ostendum.core.gas.Gassing;
 import org.ostendum.core.quantity.AmpHours;

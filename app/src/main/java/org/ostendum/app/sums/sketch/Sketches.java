@@ -3,6 +3,7 @@ package org.ostendum.app.sums.sketch;
 import java.util.Map;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.app.draw.Sketch;
 
 /** Which sketch belongs to which sum. */
 public final class Sketches {

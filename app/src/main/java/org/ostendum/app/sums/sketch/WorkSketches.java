@@ -3,8 +3,11 @@ package org.ostendum.app.sums.sketch;
 import java.time.Duration;
 import java.util.OptionalDouble;
 import java.util.stream.DoubleStream;
+import org.ostendum.app.draw.BeamSketch;
+import org.ostendum.app.draw.Sketch;
 import org.ostendum.core.battery.Duty;
 import org.ostendum.core.capacity.CapacitySums;
+import org.ostendum.core.change.Beam;
 import org.ostendum.core.electrolyte.FreezingPoint;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.quantity.Amperes;
@@ -13,7 +16,6 @@ import org.ostendum.core.storage.SelfDischarge;
 
 /** Curves, bars and the beam about work, standing, changing and money. */
 final class WorkSketches {
-    private static final double LONGEST_CHAIN = 3000;
     private static final double SERVICEABLE = 0.8;
     private static final double LEAST_SHOWN = 1.1;
 
@@ -101,32 +103,17 @@ final class WorkSketches {
                 / 10_000.0;
     }
 
-    /** The beam from the front: notches, the two that are right, and the chains down to the eyes. */
     static Sketch beam(Given given) {
-        double first = given.value("firstNotchMillimetres");
-        double step = given.value("stepMillimetres");
-        int notches = (int) given.value("notches");
-        double eyes = given.value("eyesMillimetres");
-        int right = (int) given.result("notch");
-        double reach = Math.max(eyes / 2, first + (notches - 1) * step) + step;
-        double scale = Math.min(300 / reach, 284 / (eyes / 2));
-        double top = 110 + 90 * Math.min(1, given.value("chainMillimetres") / LONGEST_CHAIN);
-        Sketch sketch = new Sketch()
-                .rect("bar-cool", 320 - reach * scale, 40, 2 * reach * scale, 22)
-                .rect("plot", 320 - eyes / 2 * scale - 26, top, eyes * scale + 52, 60);
-        for (int side = -1; side <= 1; side += 2) {
-            for (int n = 1; n <= notches; n++) {
-                double x = 320 + side * (first + (n - 1) * step) * scale;
-                sketch.line(n == right ? "vessel" : "grid", x, n == right ? 30 : 46, x, 62);
-            }
-            double notch = 320 + side * (first + (right - 1) * step) * scale;
-            double eye = 320 + side * eyes / 2 * scale;
-            sketch.line("chain", notch, 62, eye, top).circle("spot", eye, top, 7);
-        }
-        return sketch.word("middle", 320, 24, given.text("sketch.notch", right))
-                .word("middle", 320, top + 24, given.say("mm", eyes))
-                .word("middle", 320, top + 48, given.say("kg", given.value("weightKilograms")))
-                .word("middle", 320, 96, given.text("sketch.chain", given.say("kg", given.result("pullOfEachChain"))));
+        Beam beam = new Beam(
+                (int) given.value("firstNotchMillimetres"),
+                (int) given.value("stepMillimetres"),
+                (int) given.value("notches"),
+                (int) given.value("chainMillimetres"));
+        return BeamSketch.of(
+                beam,
+                (int) given.value("eyesMillimetres"),
+                (int) Math.round(given.value("weightKilograms")),
+                given.words());
     }
 
     /** What a cycle of the repaired battery costs, the longer it lasts the less; a new one's across it. */

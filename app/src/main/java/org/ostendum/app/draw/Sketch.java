@@ -1,4 +1,4 @@
-package org.ostendum.app.sums.sketch;
+package org.ostendum.app.draw;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -14,24 +14,24 @@ public final class Sketch {
         return List.copyOf(shapes);
     }
 
-    Sketch line(String look, double x1, double y1, double x2, double y2) {
+    public Sketch line(String look, double x1, double y1, double x2, double y2) {
         return add(Shape.Kind.LINE, look, x1, y1, x2 - x1, y2 - y1, "");
     }
 
-    Sketch rect(String look, double x, double y, double width, double height) {
+    public Sketch rect(String look, double x, double y, double width, double height) {
         return add(Shape.Kind.RECT, look, x, y, Math.max(0, width), Math.max(0, height), "");
     }
 
-    Sketch circle(String look, double x, double y, double radius) {
+    public Sketch circle(String look, double x, double y, double radius) {
         return add(Shape.Kind.CIRCLE, look, x, y, radius, radius, "");
     }
 
-    Sketch course(String look, String points) {
+    public Sketch course(String look, String points) {
         return add(Shape.Kind.COURSE, look, 0, 0, 0, 0, points);
     }
 
     /** @param hold start, middle or end */
-    Sketch word(String hold, double x, double y, String text) {
+    public Sketch word(String hold, double x, double y, String text) {
         return add(Shape.Kind.WORD, hold, x, y, 0, 0, text);
     }
 

@@ -1,4 +1,4 @@
-package org.ostendum.app.sums.sketch;
+package org.ostendum.app.draw;
 
 /**
  * One stroke, area or word of a sketch.
