@@ -10,21 +10,26 @@ import org.ostendum.core.change.Choosing;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.procedure.Run;
 import org.ostendum.core.procedure.Step;
+import org.ostendum.core.procedure.StepEffect;
 import org.springframework.stereotype.Component;
 
 /** Changing a battery: another than the first of the order is asked why, and both move in one transaction. */
 @Component
 class ChangeJobs implements SpecialJob {
+    private static final String OLD = "old";
+
     private final Pool pool;
     private final Exchange exchange;
     private final Changers changers;
     private final LiftViews lifts;
+    private final CameOut cameOut;
 
-    ChangeJobs(Pool pool, Exchange exchange, Changers changers, LiftViews lifts) {
+    ChangeJobs(Pool pool, Exchange exchange, Changers changers, LiftViews lifts, CameOut cameOut) {
         this.pool = pool;
         this.exchange = exchange;
         this.changers = changers;
         this.lifts = lifts;
+        this.cameOut = cameOut;
     }
 
     @Override
@@ -66,7 +71,9 @@ class ChangeJobs implements SpecialJob {
 
     @Override
     public Optional<Beside> beside(Job job, Run run, Battery battery) {
-        return lifts.beside(job, run, battery, run.value(Changers.WHICH));
+        return run.current().map(Step::id).orElse("").equals(OLD)
+                ? cameOut.beside(job)
+                : lifts.beside(job, run, battery, run.value(Changers.WHICH));
     }
 
     @Override
@@ -81,5 +88,10 @@ class ChangeJobs implements SpecialJob {
         if (job.machineId() != null) {
             exchange.into(job.machineId(), before, battery, person);
         }
+    }
+
+    @Override
+    public Optional<Battery> toCharge(Job job, Step settled) {
+        return settled.effect() == StepEffect.EXCHANGED ? cameOut.of(job) : Optional.empty();
     }
 }

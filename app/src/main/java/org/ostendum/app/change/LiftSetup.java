@@ -8,11 +8,14 @@ import org.ostendum.app.change.LiftSheet.TierLine;
 import org.ostendum.app.form.Faults;
 import org.ostendum.app.form.TypedForm;
 import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.inventory.MachineKind;
 import org.ostendum.app.inventory.Machines;
 import org.ostendum.app.inventory.Models;
 import org.ostendum.app.inventory.Rooms;
+import org.ostendum.app.inventory.StoredModel;
 import org.ostendum.app.safety.Stations;
 import org.ostendum.app.words.Words;
+import org.ostendum.core.battery.Duty;
 import org.ostendum.core.room.RoomPlan;
 import org.ostendum.core.room.RoomPlan.Slot;
 import org.ostendum.core.room.RoomPlan.StandKind;
@@ -42,7 +45,8 @@ class LiftSetup {
         this.rooms = rooms;
     }
 
-    private LiftSheet sheet() {
+    /** What was measured stays on the sheet, whatever else is left out of it. */
+    private LiftSheet sheet(LiftMeasures.All all) {
         return new LiftSheet(
                 rooms.names().stream()
                         .flatMap(room -> stations.of(room.id()).stream())
@@ -50,12 +54,20 @@ class LiftSetup {
                         .map(station -> new Line(station.id(), station.name()))
                         .toList(),
                 models.all().stream()
+                        .filter(model -> isLiftedWhole(model) || all.eyes().containsKey(model.id()))
                         .map(model -> new Line(model.id(), model.code()))
                         .toList(),
                 machines.all().stream()
+                        .filter(machine -> machine.kind() == MachineKind.FORKLIFT
+                                || all.machines().containsKey(machine.id()))
                         .map(machine -> new Line(machine.id(), machine.code()))
                         .toList(),
                 rooms.plans().stream().flatMap(room -> tiers(room).stream()).toList());
+    }
+
+    /** Blocks are carried one by one, an aircraft's battery by its handle. */
+    private static boolean isLiftedWhole(StoredModel model) {
+        return model.model().duty() == Duty.MOTIVE && !model.model().layout().isPack();
     }
 
     private static List<TierLine> tiers(RoomPlan room) {
@@ -65,30 +77,38 @@ class LiftSetup {
                         .map(Slot::tier)
                         .distinct()
                         .sorted()
-                        .map(tier -> new TierLine(new Tier(stand.id(), tier), stand.name() + ", " + tier)))
+                        .map(tier -> new TierLine(new Tier(stand.id(), tier), stand.name())))
                 .toList();
     }
 
     @GetMapping("/setup/changing")
     String show(Words words, Model page) {
-        return show(sheet(), new TypedForm(LiftSheet.standing(measures.all()), words), page);
+        LiftMeasures.All all = measures.all();
+        Map<String, String> standing = LiftSheet.standing(all);
+        return show(sheet(all), new TypedForm(standing, words), standing, page);
     }
 
-    private static String show(LiftSheet sheet, TypedForm form, Model page) {
+    private static String show(LiftSheet sheet, TypedForm form, Map<String, String> standing, Model page) {
         page.addAttribute("place", "setup");
         page.addAttribute("sheet", sheet);
         page.addAttribute("form", form);
         page.addAttribute("faults", form.faults());
+        page.addAttribute("seen", LiftSheet.seen(standing));
         return "change/measures";
     }
 
     @PostMapping("/setup/changing")
     Object keep(@RequestParam Map<String, String> typed, Words words, Model page, RedirectAttributes flash) {
-        LiftSheet sheet = sheet();
+        LiftMeasures.All now = measures.all();
+        LiftSheet sheet = sheet(now);
+        Map<String, String> standing = LiftSheet.standing(now);
         TypedForm form = new TypedForm(typed, words);
         LiftMeasures.All all = sheet.typed(form);
+        if (!LiftSheet.seen(standing).equals(form.get("seen"))) {
+            LiftSheet.clash(form, standing);
+        }
         if (!form.isSound()) {
-            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(sheet, form, page), page);
+            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(sheet, form, standing, page), page);
         }
         measures.keep(all);
         flash.addFlashAttribute("told", words.text("lift.kept"));

@@ -83,6 +83,20 @@ final class LiftSheet {
         return fields;
     }
 
+    /** @return by which a change of what somebody else has changed meanwhile is known */
+    static String seen(Map<String, String> standing) {
+        return String.valueOf(standing.hashCode());
+    }
+
+    /** Tells at each field that says otherwise now what another person has written there meanwhile. */
+    static void clash(TypedForm form, Map<String, String> standing) {
+        standing.forEach((field, theirs) -> {
+            if (!form.get(field).equals(theirs)) {
+                form.fault(field, "fault.clash", theirs);
+            }
+        });
+    }
+
     /** @return what was typed, where the form is sound; each fault is told at its field */
     LiftMeasures.All typed(TypedForm form) {
         Map<Tier, Integer> heights = new HashMap<>();

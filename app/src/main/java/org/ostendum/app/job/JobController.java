@@ -33,11 +33,13 @@ class JobController {
 
     private final JobViews views;
     private final JobRunning running;
+    private final ChargedNext chargedNext;
     private final Photos photos;
 
-    JobController(JobViews views, JobRunning running, Photos photos) {
+    JobController(JobViews views, JobRunning running, ChargedNext chargedNext, Photos photos) {
         this.views = views;
         this.running = running;
+        this.chargedNext = chargedNext;
         this.photos = photos;
     }
 
@@ -73,6 +75,8 @@ class JobController {
         } else if (answer instanceof Answer.Overtaken overtaken) {
             flash.addFlashAttribute("fault", overtaken.how());
             flash.addFlashAttribute("lost", said.value());
+        } else if (said.kind() == RunEvent.Kind.DONE) {
+            chargedNext.after(job, said.about(), person);
         }
         return "redirect:/jobs/" + job.id();
     }

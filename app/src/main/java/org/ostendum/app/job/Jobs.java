@@ -119,6 +119,17 @@ public class Jobs {
         return select(JOB.OPEN_KEY.isNotNull()).orderBy(JOB.ID).fetch(Jobs::job);
     }
 
+    /** @return the open job of one procedure on a battery */
+    public Optional<Long> openOf(String procedure, long batteryId) {
+        return sql.select(JOB.ID)
+                .from(JOB)
+                .where(JOB.BATTERY_ID
+                        .eq(batteryId)
+                        .and(JOB.PROCEDURE_ID.eq(procedure))
+                        .and(JOB.OPEN_KEY.isNotNull()))
+                .fetchOptional(JOB.ID);
+    }
+
     /** @return the battery's jobs, open ones first, then the newest */
     public List<Job> ofBattery(long batteryId, int limit) {
         return select(JOB.BATTERY_ID.eq(batteryId))

@@ -55,10 +55,6 @@ class Recharges implements Recharge {
 
     @Override
     public Optional<Long> openOf(Battery battery) {
-        return jobs.open().stream()
-                .filter(job -> job.procedureId().equals(ChargeOffer.PROCEDURE))
-                .filter(job -> Long.valueOf(battery.id()).equals(job.batteryId()))
-                .map(Job::id)
-                .findFirst();
+        return jobs.openOf(ChargeOffer.PROCEDURE, battery.id());
     }
 }

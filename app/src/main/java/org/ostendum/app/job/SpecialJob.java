@@ -38,6 +38,11 @@ public interface SpecialJob {
     /** Does what a step means beyond its job. Needs the transaction in which the step is settled. */
     default void done(Job job, Run before, Battery battery, Person person) {}
 
+    /** @return what has been made free by a step that is settled and is charged next */
+    default Optional<Battery> toCharge(Job job, Step settled) {
+        return Optional.empty();
+    }
+
     /** Does what it means that a job was stopped. Needs the transaction in which it was. */
     default void stopped(Job job, Run after, Person person) {}
 

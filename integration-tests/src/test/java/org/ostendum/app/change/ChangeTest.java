@@ -14,6 +14,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.ostendum.app.capacity.Recharge;
 import org.ostendum.app.change.LiftMeasures.All;
 import org.ostendum.app.change.LiftMeasures.Hoist;
 import org.ostendum.app.inventory.Battery;
@@ -55,6 +56,9 @@ class ChangeTest extends JobsTest {
 
     @Autowired
     private LiftMeasures measures;
+
+    @Autowired
+    private Recharge recharge;
 
     @Autowired
     private Stations stations;
@@ -166,6 +170,19 @@ class ChangeTest extends JobsTest {
                 .satisfies(line -> assertThat(
                                 Objects.requireNonNull(line.quantity()).doubleValue())
                         .isEqualTo(0.7 * capacity));
+    }
+
+    /** What comes out empty does not wait: its charge is opened in the changer's name, and the change leads to it. */
+    @Test
+    void theChangeLeadsToTheChargeOfWhatCameOut() throws Exception {
+        long job = begin(fresh);
+        until(job, "connect", "hoist");
+        assertThat(recharge.openOf(old)).isEmpty();
+        until(job, "old", "hoist");
+        long charge = recharge.openOf(old).orElseThrow();
+        assertThat(tom.page("/jobs/" + job)).contains(old.code() + " has come out", "href=\"/jobs/" + charge + "\"");
+        assertThat(jobs.byId(charge).orElseThrow().batteryId()).isEqualTo(old.id());
+        assertThat(tom.page("/mine")).contains(old.code());
     }
 
     /** What the step has done is on record of two batteries: unsaying it would leave the job and the floor apart. */
@@ -390,8 +407,11 @@ class ChangeTest extends JobsTest {
             assertThat(half).contains("150", "10", "500");
             assertThat(measures.all()).isEqualTo(before);
             String eyes = "eyes-" + fresh.type().id();
+            String seen = LiftSheet.seen(LiftSheet.standing(measures.all()));
             maud.send(
                     "/setup/changing",
+                    "seen",
+                    seen,
                     "first-" + hoist,
                     "150",
                     "step-" + hoist,
@@ -407,6 +427,10 @@ class ChangeTest extends JobsTest {
             assertThat(measures.hoist(hoist)).contains(new Hoist(LIGHT_HOIST.beam(), null));
             assertThat(measures.eyes(fresh.type().id())).contains(780);
             assertThat(maud.page("/setup/changing")).contains("value=\"780\"", "value=\"610\"");
+            assertThat(maud.send("/setup/changing", "seen", seen, eyes, "640").getContentAsString())
+                    .as("somebody has measured it meanwhile")
+                    .contains("value=\"640\"", "780");
+            assertThat(measures.eyes(fresh.type().id())).contains(780);
         } finally {
             measures.keep(before);
         }
