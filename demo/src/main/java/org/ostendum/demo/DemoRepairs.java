@@ -1,11 +1,13 @@
 package org.ostendum.demo;
 
+import java.math.BigDecimal;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Packs;
+import org.ostendum.app.inventory.Packs.CableNote;
 import org.ostendum.app.ledger.LedgerEvents;
 import org.ostendum.app.people.People;
 import org.ostendum.app.state.BatteryRecord;
@@ -26,6 +28,8 @@ class DemoRepairs {
     private static final Duration TAPPED_AGO = Duration.ofDays(400);
 
     private static final Duration MARKED_AGO = Duration.ofDays(300);
+    private static final String LUG = "8 mm ring";
+    private static final BigDecimal CABLE_PRICE = new BigDecimal("14.50");
     private static final Duration KIT_AGO = Duration.ofDays(392);
     private static final Duration KIT_OFF_AGO = Duration.ofDays(1);
     private static final Duration KIT_LATELY = Duration.ofDays(120);
@@ -49,6 +53,8 @@ class DemoRepairs {
         packs.addTap(car.id(), new Tap("Lights", 1, 2), clock.instant().minus(TAPPED_AGO));
         fitKits();
         markBlocks("G-08");
+        measureCables("G-06");
+        measureCables("G-08");
         Battery truck = batteries.byCode("T-23").orElseThrow();
         Instant bridged = clock.instant().minus(BRIDGED_AGO);
         record.record(
@@ -76,6 +82,14 @@ class DemoRepairs {
             int cell = (block - 1) * cellsPerBlock + 1;
             keep(code, new CellMarked(clock.instant().minus(MARKED_AGO), cell, "VB " + (4107 + block), "H5"));
         }
+    }
+
+    /** Each cable with its lug and what a new one costs, as the studio's shop makes them. */
+    private void measureCables(String code) {
+        Battery battery = batteries.byCode(code).orElseThrow();
+        packs.of(battery).ifPresent(pack -> pack.cables()
+                .forEach(cable ->
+                        packs.keepCable(battery.id(), new CableNote(cable.number(), null, LUG, "", CABLE_PRICE))));
     }
 
     private void fitKit(String code, String injector, int probe, Duration ago) {

@@ -72,6 +72,9 @@ public record LedgerLine(
         if (payload.has("title")) {
             parts.addAll(job(payload, words));
         }
+        if (payload.has("cost")) {
+            parts.add(words.money(payload.path("cost").asDouble()));
+        }
         if (payload.has("remark")) {
             parts.add(payload.path("remark").asString());
         }

@@ -4,6 +4,7 @@ import static org.ostendum.app.db.jooq.Tables.PACK_CABLE;
 import static org.ostendum.app.db.jooq.Tables.PACK_LAYOUT;
 import static org.ostendum.app.db.jooq.Tables.TAP;
 
+import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -54,8 +55,10 @@ public class Packs {
      *
      * @param number as it is drawn
      * @param lengthCm null for not measured
+     * @param price of a new one; null where nobody has said
      */
-    public record CableNote(String number, @Nullable Integer lengthCm, String lug, String remark) {}
+    public record CableNote(
+            String number, @Nullable Integer lengthCm, String lug, String remark, @Nullable BigDecimal price) {}
 
     /** @return by the cable's number */
     public Map<String, CableNote> cableNotes(long batteryId) {
@@ -69,7 +72,8 @@ public class Packs {
                                         ? null
                                         : (Integer) r.getLengthCm().intValue(),
                                 r.getLug(),
-                                r.getRemark()));
+                                r.getRemark(),
+                                r.getPrice()));
     }
 
     public void keepCable(long batteryId, CableNote note) {
@@ -81,10 +85,12 @@ public class Packs {
                 .set(PACK_CABLE.LENGTH_CM, length)
                 .set(PACK_CABLE.LUG, note.lug())
                 .set(PACK_CABLE.REMARK, note.remark())
+                .set(PACK_CABLE.PRICE, note.price())
                 .onDuplicateKeyUpdate()
                 .set(PACK_CABLE.LENGTH_CM, length)
                 .set(PACK_CABLE.LUG, note.lug())
                 .set(PACK_CABLE.REMARK, note.remark())
+                .set(PACK_CABLE.PRICE, note.price())
                 .execute();
     }
 

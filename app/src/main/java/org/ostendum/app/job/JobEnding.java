@@ -37,6 +37,7 @@ class JobEnding {
     private final BatteryRecord batteryRecord;
     private final BatteryStates batteryStates;
     private final Batteries batteries;
+    private final SpecialJobs specialJobs;
     private final Clock clock;
 
     JobEnding(
@@ -45,12 +46,14 @@ class JobEnding {
             BatteryRecord batteryRecord,
             BatteryStates batteryStates,
             Batteries batteries,
+            SpecialJobs specialJobs,
             Clock clock) {
         this.jobs = jobs;
         this.defects = defects;
         this.batteryRecord = batteryRecord;
         this.batteryStates = batteryStates;
         this.batteries = batteries;
+        this.specialJobs = specialJobs;
         this.clock = clock;
     }
 
@@ -147,6 +150,9 @@ class JobEnding {
             payload.put("charge", job.chargeKind().name());
         }
         run.stopped().ifPresent(stop -> payload.put("stopped", stop.text()));
+        if (run.stopped().isEmpty()) {
+            specialJobs.of(job.procedureId()).cost(run, battery).ifPresent(cost -> payload.put("cost", cost));
+        }
         ArrayNode steps = payload.putArray("steps");
         for (Step step : run.way()) {
             run.settled(step.id()).ifPresent(event -> step(steps.addObject(), step, event));

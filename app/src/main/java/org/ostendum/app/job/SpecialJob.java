@@ -1,5 +1,6 @@
 package org.ostendum.app.job;
 
+import java.math.BigDecimal;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Battery;
@@ -45,6 +46,11 @@ public interface SpecialJob {
 
     /** Does what it means that a job was stopped. Needs the transaction in which it was. */
     default void stopped(Job job, Run after, Person person) {}
+
+    /** @return what its parts cost, at the prices of the day; empty where nobody has said, or none were needed */
+    default Optional<BigDecimal> cost(Run run, Battery battery) {
+        return Optional.empty();
+    }
 
     /** @return what is drawn beside the steps as the run stands */
     default Optional<Beside> beside(Job job, Run run, Battery battery) {

@@ -1,5 +1,7 @@
 package org.ostendum.app.repair;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.Set;
@@ -17,6 +19,7 @@ import org.springframework.stereotype.Component;
 /** Work at one cell of a tray: the cell is measured again before anything is drilled, and lit on the drawing. */
 @Component
 class CellWork implements SpecialJob {
+    private static final String REPAIR = "cell-repair";
     private static final String CELL = "cell";
     private static final String AGAIN = "gravity-again";
 
@@ -34,7 +37,7 @@ class CellWork implements SpecialJob {
 
     @Override
     public boolean isOf(String procedure) {
-        return Set.of("cell-repair", "cell-jumper").contains(procedure);
+        return Set.of(REPAIR, "cell-jumper").contains(procedure);
     }
 
     /** The blocks of a pack are renewed whole. */
@@ -68,6 +71,15 @@ class CellWork implements SpecialJob {
 
     private static int cell(Run run) {
         return (int) Double.parseDouble(run.value(CELL));
+    }
+
+    /** What the site reckons for a cell, parts and work; a bridge costs an hour. */
+    @Override
+    public Optional<BigDecimal> cost(Run run, Battery battery) {
+        return run.procedure().id().equals(REPAIR)
+                ? Optional.ofNullable(battery.type().prices())
+                        .map(prices -> BigDecimal.valueOf(prices.cellRepair()).setScale(2, RoundingMode.HALF_UP))
+                : Optional.empty();
     }
 
     @Override

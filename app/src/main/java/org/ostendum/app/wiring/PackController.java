@@ -38,12 +38,14 @@ class PackController {
     private final TapViews taps;
     private final PackChanges changes;
     private final BadBlocks badBlocks;
+    private final CableHistory cables;
 
-    PackController(Packs packs, TapViews taps, PackChanges changes, BadBlocks badBlocks) {
+    PackController(Packs packs, TapViews taps, PackChanges changes, BadBlocks badBlocks, CableHistory cables) {
         this.packs = packs;
         this.taps = taps;
         this.changes = changes;
         this.badBlocks = badBlocks;
+        this.cables = cables;
     }
 
     @GetMapping("/batteries/{battery}/pack")
@@ -95,6 +97,7 @@ class PackController {
         page.addAttribute("pack", pack);
         page.addAttribute("own", battery.hasOwnLayout());
         page.addAttribute("notes", packs.cableNotes(battery.id()));
+        page.addAttribute("cables", cables.of(battery));
         page.addAttribute("bad", badBlocks.of(battery, pack));
         page.addAttribute("taps", taps.of(battery, pack));
         page.addAttribute("together", together);

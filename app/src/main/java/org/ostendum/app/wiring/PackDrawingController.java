@@ -1,6 +1,9 @@
 package org.ostendum.app.wiring;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.ostendum.app.form.TypedForm;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Packs;
@@ -20,6 +23,7 @@ class PackDrawingController {
     private static final int LONGEST_CM = 999;
     private static final int LONGEST_LUG = 60;
     private static final int LONGEST_REMARK = 200;
+    private static final int DEAREST = 10_000;
 
     private final Packs packs;
     private final PackChanges changes;
@@ -66,14 +70,22 @@ class PackDrawingController {
         Integer centimetres = length.isEmpty() ? null : (Integer) form.whole("length", 1, LONGEST_CM);
         checkLength(form, "lug", LONGEST_LUG);
         checkLength(form, "remark", LONGEST_REMARK);
+        @Nullable BigDecimal price = price(form);
         if (form.isSound()) {
-            packs.keepCable(battery.id(), new CableNote(number, centimetres, form.get("lug"), form.get("remark")));
+            packs.keepCable(
+                    battery.id(), new CableNote(number, centimetres, form.get("lug"), form.get("remark"), price));
             flash.addFlashAttribute("told", words.text("pack.cable.kept", number));
         } else {
             flash.addFlashAttribute(
                     "told", String.join(" ", form.faults().byField().values()));
         }
         return back(battery);
+    }
+
+    private static @Nullable BigDecimal price(TypedForm form) {
+        return form.get("price").isEmpty()
+                ? null
+                : BigDecimal.valueOf(form.number("price", 0, DEAREST)).setScale(2, RoundingMode.HALF_UP);
     }
 
     private static void checkLength(TypedForm form, String field, int longest) {

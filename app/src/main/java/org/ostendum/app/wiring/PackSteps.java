@@ -23,6 +23,9 @@ import org.ostendum.core.wiring.WorkOrder;
 public final class PackSteps {
     static final String APART = "pack-apart";
     static final String TOGETHER = "pack-together";
+    /** Answer to a cable's step: a new one was put on. */
+    static final String NEW = "new";
+
     private static final String CABLE = "cable-";
     private static final List<ProcedureFile.AnswerText> STATES = List.of(
             new ProcedureFile.AnswerText("sound", "Off, sound", null, null, null),
@@ -77,6 +80,7 @@ public final class PackSteps {
                     reach(step),
                     List.of(
                             new ProcedureFile.AnswerText("on", joins(step.cable()), null, null, null),
+                            new ProcedureFile.AnswerText(NEW, "On, and it is a new one", null, null, null),
                             new ProcedureFile.AnswerText(
                                     "like", "It would not go on as drawn", null, "polarity", null))));
         }
@@ -130,12 +134,14 @@ public final class PackSteps {
         return now;
     }
 
-    /** @return a cable that came off and has to be renewed, with what is wrong; null for a sound one */
-    static @Nullable String unsound(Run run, Cable cable) {
-        String said = run.value(CABLE + cable.number());
-        return said.isEmpty() || said.equals("sound") || said.equals("on")
-                ? null
-                : cable.number() + " (" + where(cable) + "): " + said;
+    /** @return what was said of a cable: how it came off, or that a new one went on; empty where nothing is to be told */
+    static String told(String said) {
+        return Set.of("", "sound", "on", "like").contains(said) ? "" : said;
+    }
+
+    /** @return what a run says of a cable, empty for nothing to be told */
+    static String told(Run run, Cable cable) {
+        return told(run.value(CABLE + cable.number()));
     }
 
     /** @return the cable of a step; null for a step about something else */
