@@ -19,6 +19,7 @@ import org.ostendum.app.job.Photos;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.ledger.LedgerEntry;
 import org.ostendum.app.life.LifeDocument.Part;
+import org.ostendum.app.past.WorkCosts;
 import org.ostendum.app.seal.SealedLines;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.state.ClosedRound;
@@ -50,6 +51,7 @@ class LifeStory {
     private final Signing signing;
     private final PastCheck past;
     private final Photos photos;
+    private final WorkCosts costs;
     private final SealedLines sealed;
 
     LifeStory(
@@ -60,6 +62,7 @@ class LifeStory {
             Signing signing,
             PastCheck past,
             Photos photos,
+            WorkCosts costs,
             SealedLines sealed) {
         this.ledger = ledger;
         this.states = states;
@@ -68,6 +71,7 @@ class LifeStory {
         this.signing = signing;
         this.past = past;
         this.photos = photos;
+        this.costs = costs;
         this.sealed = sealed;
     }
 
@@ -99,6 +103,7 @@ class LifeStory {
                         EntryKind.DEFECT,
                         EntryKind.DEFECT_RIGHTED),
                 words);
+        add(parts, "life.part.costs", paid(battery, words), words);
         add(
                 parts,
                 "life.part.stages",
@@ -148,6 +153,18 @@ class LifeStory {
                 words.name(state.stage())));
         lines.add(words.text("life.now", words.say(state.verdict().sentence())));
         return Part.of(words.text("life.part.identity"), lines);
+    }
+
+    private List<String> paid(Battery battery, Words words) {
+        List<WorkCosts.Cost> all = costs.of(List.of(battery.id()));
+        List<String> lines = new ArrayList<>();
+        all.forEach(cost ->
+                lines.add(words.text("life.cost", words.date(cost.at()), cost.title(), words.money(cost.amount()))));
+        if (all.size() > 1) {
+            double sum = all.stream().mapToDouble(WorkCosts.Cost::amount).sum();
+            lines.add(words.text("life.cost.all", words.money(sum)));
+        }
+        return lines;
     }
 
     private static List<String> lines(List<LedgerEntry> entries, Words words, EntryKind... kinds) {

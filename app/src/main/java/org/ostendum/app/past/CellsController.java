@@ -31,14 +31,20 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class CellsController {
     private final BatteryStates batteryStates;
     private final BatteryRecord record;
+    private final WorkCosts costs;
 
-    CellsController(BatteryStates batteryStates, BatteryRecord record) {
+    CellsController(BatteryStates batteryStates, BatteryRecord record, WorkCosts costs) {
         this.batteryStates = batteryStates;
         this.record = record;
+        this.costs = costs;
     }
 
-    /** A cell and its course beside that of its battery's middle cell; null before the second round. */
-    public record CellLine(CellPast past, int block, @Nullable Spark spark) {}
+    /**
+     * A cell and its course beside that of its battery's middle cell; null before the second round.
+     *
+     * @param cost of putting it in; null where it came with the battery, or nobody has said
+     */
+    public record CellLine(CellPast past, int block, @Nullable Spark spark, @Nullable Double cost) {}
 
     @GetMapping("/batteries/{battery}/cells")
     String cells(Battery battery, @RequestParam(defaultValue = "1") int place, Model page) {
@@ -46,8 +52,9 @@ class CellsController {
     }
 
     private String show(Battery battery, FormView form, Model page) {
+        List<WorkCosts.Cost> paid = costs.of(List.of(battery.id()));
         List<CellLine> lines = batteryStates.cellPasts(battery).stream()
-                .map(past -> line(battery, past))
+                .map(past -> line(battery, past, paid))
                 .toList();
         page.addAttribute("place", "fleet");
         page.addAttribute("battery", battery);
@@ -97,10 +104,22 @@ class CellsController {
         return "redirect:/batteries/" + battery.code() + "/cells?place=" + Math.min(place + 1, places(battery));
     }
 
-    private static CellLine line(Battery battery, CellPast past) {
+    private static CellLine line(Battery battery, CellPast past, List<WorkCosts.Cost> paid) {
         var model = battery.type().model();
         int perBlock = model.layout().cellsPerCase();
         return new CellLine(
-                past, (past.position() - 1) / perBlock + 1, SparkPlotter.plot(past.course(), model.marks()));
+                past,
+                (past.position() - 1) / perBlock + 1,
+                SparkPlotter.plot(past.course(), model.marks()),
+                cost(past, paid));
+    }
+
+    private static @Nullable Double cost(CellPast past, List<WorkCosts.Cost> paid) {
+        return paid.stream()
+                .filter(cost -> cost.at().equals(past.installed()))
+                .filter(cost -> Integer.valueOf(past.stays().get(0).position()).equals(cost.cell()))
+                .map(WorkCosts.Cost::amount)
+                .findFirst()
+                .orElse(null);
     }
 }

@@ -20,10 +20,12 @@ public class PastOfPlaces {
 
     private final Batteries batteries;
     private final Moves moves;
+    private final WorkCosts costs;
 
-    PastOfPlaces(Batteries batteries, Moves moves) {
+    PastOfPlaces(Batteries batteries, Moves moves, WorkCosts costs) {
         this.batteries = batteries;
         this.moves = moves;
+        this.costs = costs;
     }
 
     /** A battery in a place at a moment asked for. */
@@ -34,8 +36,9 @@ public class PastOfPlaces {
      *
      * @param from null from the beginning of the records
      * @param to null while it is in it
+     * @param cost of work at it in that time; 0 for none on record
      */
-    public record Held(Battery battery, @Nullable Instant from, @Nullable Instant to) {}
+    public record Held(Battery battery, @Nullable Instant from, @Nullable Instant to, double cost) {}
 
     /** @return the batteries that were in any place at a moment, by place */
     List<Then> at(Instant moment) {
@@ -62,16 +65,28 @@ public class PastOfPlaces {
         List<Battery> asked = batteries.all().stream()
                 .filter(b -> machine.equals(b.machineCode()) || touching.contains(b.id()))
                 .toList();
-        Map<Long, List<Whereabouts.Move>> byBattery =
-                moves.of(asked.stream().map(Battery::id).toList());
+        List<Long> ids = asked.stream().map(Battery::id).toList();
+        Map<Long, List<Whereabouts.Move>> byBattery = moves.of(ids);
+        List<WorkCosts.Cost> paid = costs.of(ids);
         List<Held> held = new ArrayList<>();
         for (Battery battery : asked) {
             Whereabouts.of(byBattery.getOrDefault(battery.id(), List.of()), battery.place())
                     .in(machine)
-                    .forEach(stay -> held.add(new Held(battery, stay.from(), stay.to())));
+                    .forEach(stay -> held.add(
+                            new Held(battery, stay.from(), stay.to(), cost(paid, battery, stay.from(), stay.to()))));
         }
         held.sort(Comparator.comparing((Held h) -> h.from() == null ? Instant.MIN : h.from())
                 .reversed());
         return held;
+    }
+
+    private static double cost(
+            List<WorkCosts.Cost> paid, Battery battery, @Nullable Instant from, @Nullable Instant to) {
+        return paid.stream()
+                .filter(cost -> cost.battery() == battery.id())
+                .filter(cost -> from == null || !cost.at().isBefore(from))
+                .filter(cost -> to == null || cost.at().isBefore(to))
+                .mapToDouble(WorkCosts.Cost::amount)
+                .sum();
     }
 }

@@ -9,6 +9,7 @@ import org.ostendum.app.form.Faults;
 import org.ostendum.app.form.TypedForm;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Packs;
+import org.ostendum.app.job.Photos;
 import org.ostendum.app.page.NotFound;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;
@@ -39,13 +40,16 @@ class PackController {
     private final PackChanges changes;
     private final BadBlocks badBlocks;
     private final CableHistory cables;
+    private final Photos photos;
 
-    PackController(Packs packs, TapViews taps, PackChanges changes, BadBlocks badBlocks, CableHistory cables) {
+    PackController(
+            Packs packs, TapViews taps, PackChanges changes, BadBlocks badBlocks, CableHistory cables, Photos photos) {
         this.packs = packs;
         this.taps = taps;
         this.changes = changes;
         this.badBlocks = badBlocks;
         this.cables = cables;
+        this.photos = photos;
     }
 
     @GetMapping("/batteries/{battery}/pack")
@@ -97,6 +101,7 @@ class PackController {
         page.addAttribute("pack", pack);
         page.addAttribute("own", battery.hasOwnLayout());
         page.addAttribute("notes", packs.cableNotes(battery.id()));
+        page.addAttribute("pictures", photos.ofBattery(battery.id()));
         page.addAttribute("cables", cables.of(battery));
         page.addAttribute("bad", badBlocks.of(battery, pack));
         page.addAttribute("taps", taps.of(battery, pack));

@@ -3,11 +3,14 @@ package org.ostendum.app.repair;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
+import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.job.JobsTest;
+import org.ostendum.app.past.WorkCosts;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.state.Rounds;
 import org.ostendum.app.support.OwnBatteries;
@@ -20,6 +23,9 @@ import org.springframework.beans.factory.annotation.Autowired;
 /** Cell 9 of T-07 is failing in the demo; a good cell beside it is never drilled. */
 class CellRepairTest extends JobsTest {
     private static final String FAILING = "T-07";
+
+    @Autowired
+    private WorkCosts costs;
 
     @Autowired
     private OwnBatteries own;
@@ -101,6 +107,12 @@ class CellRepairTest extends JobsTest {
         assertThat(newest(FAILING).payload()).contains("LK-88213");
         assertThat(newest(FAILING).cell()).isEqualTo(9);
         Battery after = battery(FAILING);
+        double price = Objects.requireNonNull(after.type().prices()).cellRepair();
+        assertThat(costs.of(List.of(after.id()))).singleElement().satisfies(cost -> {
+            assertThat(cost.cell()).isEqualTo(9);
+            assertThat(cost.amount()).isEqualTo(price);
+        });
+        assertThat(tom.page("/batteries/" + FAILING + "/cells")).contains("LK-88213", "What it cost");
         assertThat(batteryStates.stateOf(after).findings())
                 .noneMatch(f -> f.finding().cells().numbers().contains(9));
     }

@@ -20,6 +20,7 @@ import org.ostendum.app.inventory.Packs;
 import org.ostendum.app.job.JobEvent;
 import org.ostendum.app.job.JobsTest;
 import org.ostendum.app.ledger.LedgerEvents;
+import org.ostendum.app.past.WorkCosts;
 import org.ostendum.app.state.BatteryRecord;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.support.OwnBatteries;
@@ -46,6 +47,9 @@ class PackTest extends JobsTest {
 
     @Autowired
     private Packs packs;
+
+    @Autowired
+    private WorkCosts costs;
 
     private String code;
 
@@ -155,6 +159,10 @@ class PackTest extends JobsTest {
         tom.send("/jobs/" + job + "/finish", "key", UUID.randomUUID().toString());
         cable("3", "99");
         assertThat(Jsoup.parse(tom.page("/batteries/" + code + "/pack")).text()).contains("3: new 18.50");
+        assertThat(costs.of(List.of(battery(code).id()))).singleElement().satisfies(cost -> {
+            assertThat(cost.amount()).isEqualTo(18.5);
+            assertThat(cost.cell()).isNull();
+        });
     }
 
     private MockHttpServletResponse read(long job, int block, String volts) throws Exception {
