@@ -1,5 +1,6 @@
 package org.ostendum.demo;
 
+import java.math.BigDecimal;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -193,6 +194,9 @@ class DemoJobs {
         incidents.write(
                 job,
                 new Incidents.Report(
+                        "Stand B, in front of place 4",
+                        new BigDecimal("1.5"),
+                        0,
                         "The filling jug stood on the edge of stand B.",
                         "Floor neutralised and washed, jug thrown away.",
                         "Jugs hang on the wall; one litre only.",

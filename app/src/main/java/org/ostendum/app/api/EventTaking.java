@@ -5,7 +5,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
 import org.ostendum.app.defect.Defects;
 import org.ostendum.app.event.EventType;
 import org.ostendum.app.inventory.Batteries;
@@ -127,14 +126,11 @@ class EventTaking {
     private void found(Battery battery, Members event, Batch batch, Person person, Words words) {
         DefectKind kind = DefectKind.ofWord(event.text("kind"))
                 .orElseThrow(() -> event.bad("kind", "the word of a defect, such as loose_lug or damaged_case"));
-        boolean ofBattery = kind.isOfBattery() || battery.machineId() == null;
-        @Nullable Long onBattery = ofBattery ? (Long) battery.id() : null;
-        @Nullable Long onMachine = ofBattery ? null : battery.machineId();
         String remark = event.text("note").isEmpty() ? words.name(kind) : event.text("note");
-        defects.open(onBattery, onMachine, kind, remark, null, person.id()).ifPresent(defect -> {
-            batch.lines.add(NewEntry.of(EntryKind.DEFECT, defect.at(), person.id(), null, words.name(kind)));
-            if (ofBattery) {
-                batch.besides.add(defect);
+        defects.open(battery, kind, remark, null, person.id()).ifPresent(found -> {
+            batch.lines.add(NewEntry.of(EntryKind.DEFECT, found.event().at(), person.id(), null, words.name(kind)));
+            if (found.ofBattery()) {
+                batch.besides.add(found.event());
             }
         });
     }

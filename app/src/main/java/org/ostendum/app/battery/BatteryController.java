@@ -10,8 +10,10 @@ import org.ostendum.app.event.LogReading;
 import org.ostendum.app.form.Faults;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.NewEntry;
+import org.ostendum.app.photo.Photos;
 import org.ostendum.app.plan.PlannedJobs;
 import org.ostendum.app.state.BatteryRecord;
+import org.ostendum.app.state.ClosedRound;
 import org.ostendum.app.storage.Storing;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.event.EntryKind;
@@ -37,6 +39,7 @@ class BatteryController {
     private final Complaints complaints;
     private final CapacityTests tests;
     private final Storing storing;
+    private final Photos photos;
 
     BatteryController(
             BatteryViews views,
@@ -45,7 +48,8 @@ class BatteryController {
             PlannedJobs planned,
             Complaints complaints,
             CapacityTests tests,
-            Storing storing) {
+            Storing storing,
+            Photos photos) {
         this.views = views;
         this.reading = reading;
         this.batteryRecord = batteryRecord;
@@ -53,6 +57,7 @@ class BatteryController {
         this.complaints = complaints;
         this.tests = tests;
         this.storing = storing;
+        this.photos = photos;
     }
 
     @GetMapping("/batteries/{battery}")
@@ -64,7 +69,9 @@ class BatteryController {
 
     private String show(Battery battery, LogForm form, Faults faults, Words words, Model page) {
         page.addAttribute("place", "fleet");
-        page.addAttribute("view", views.view(battery, words));
+        BatteryViews.BatteryView view = views.view(battery, words);
+        page.addAttribute("view", view);
+        page.addAttribute("pictures", view.last() == null ? List.of() : photos.of(round(view.last())));
         page.addAttribute("complaint", complaints.openOf(battery.id()).orElse(null));
         page.addAttribute("stored", storing.lineOf(battery).orElse(null));
         page.addAttribute("test", tests.openOf(battery.id()).orElse(null));
@@ -74,6 +81,10 @@ class BatteryController {
         page.addAttribute("kinds", EntryKind.BY_HAND);
         page.addAttribute("endings", LogForm.ENDINGS);
         return "battery/battery";
+    }
+
+    private static Photos.Of round(ClosedRound round) {
+        return new Photos.Of(Photos.Subject.ROUND, round.id());
     }
 
     @PostMapping("/batteries/{battery}/log")

@@ -15,6 +15,7 @@ import java.util.Optional;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.app.inventory.Battery;
 import org.ostendum.core.defect.DefectKind;
 import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.state.OpenDefect;
@@ -119,6 +120,30 @@ public class Defects {
                 .having(count().gt(1))
                 .orderBy(count().desc(), MACHINE.CODE)
                 .fetch(r -> new Recurring(r.value1(), DefectKind.valueOf(r.value2()), r.value3()));
+    }
+
+    /**
+     * What was found wrong, and whose it is.
+     *
+     * @param ofBattery whether it goes with the battery; else it stays with the machine that it is in
+     */
+    public record Found(BatteryEvent.DefectFound event, boolean ofBattery) {
+        public long id() {
+            return Long.parseLong(event.id());
+        }
+    }
+
+    /** Opens a defect found at a battery or at the machine it is in; empty where it stood open already. */
+    public Optional<Found> open(Battery battery, DefectKind kind, String remark, @Nullable Long jobId, long personId) {
+        boolean ofBattery = kind.isOfBattery() || battery.machineId() == null;
+        return open(
+                        ofBattery ? (Long) battery.id() : null,
+                        ofBattery ? null : battery.machineId(),
+                        kind,
+                        remark,
+                        jobId,
+                        personId)
+                .map(event -> new Found(event, ofBattery));
     }
 
     /**

@@ -15,9 +15,9 @@ import static org.ostendum.app.db.jooq.Tables.STAND;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import org.jooq.Condition;
@@ -25,6 +25,7 @@ import org.jooq.DSLContext;
 import org.jooq.Field;
 import org.jooq.Record;
 import org.jooq.SelectOnConditionStep;
+import org.jooq.SelectSelectStep;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.CellLayout;
 import org.ostendum.core.battery.LayoutText;
@@ -35,6 +36,22 @@ import org.springframework.stereotype.Repository;
 public class Batteries {
     private static final Field<String> PLACE = coalesce(MACHINE.CODE, SLOT.CODE);
     private static final int FOUND_AT_MOST = 12;
+    /** What is of a battery itself, not of its model. */
+    private static final List<Field<?>> OWN = List.of(
+            BATTERY.ID,
+            BATTERY.CODE,
+            BATTERY.SERIAL,
+            BATTERY.MODEL_ID,
+            BATTERY.MADE_ON,
+            BATTERY.IN_SERVICE_ON,
+            BATTERY.SLOT_ID,
+            BATTERY.MACHINE_ID,
+            BATTERY.WATER_OWNER_ID,
+            PACK_LAYOUT.LAYOUT,
+            PLACE,
+            ROOM.CODE,
+            MACHINE.CODE,
+            PERSON.NAME);
 
     private final DSLContext sql;
 
@@ -125,12 +142,13 @@ public class Batteries {
                 : plainCode.startsWithIgnoreCase(plain).or(shortCode.startsWithIgnoreCase(plain));
     }
 
-    /** Models are few: each is put together once, however many batteries are of it. */
+    /** Models are few: each is read and put together once, however many batteries are of it. */
     private List<Battery> list(Condition condition) {
-        Map<Long, StoredModel> types = new HashMap<>();
-        return select().where(condition)
+        Map<Long, StoredModel> types = sql.selectFrom(BATTERY_MODEL).fetchMap(BATTERY_MODEL.ID, Models::model);
+        return from(sql.select(OWN))
+                .where(condition)
                 .orderBy(BATTERY.CODE)
-                .fetch(r -> battery(r, types.computeIfAbsent(r.get(BATTERY.MODEL_ID), id -> Models.model(r))));
+                .fetch(r -> battery(r, Objects.requireNonNull(types.get(r.get(BATTERY.MODEL_ID)))));
     }
 
     public int count() {
@@ -210,12 +228,13 @@ public class Batteries {
     }
 
     private SelectOnConditionStep<Record> select() {
-        return sql.select(BATTERY.fields())
-                .select(BATTERY_MODEL.fields())
-                .select(PACK_LAYOUT.LAYOUT, PLACE, ROOM.CODE, MACHINE.CODE, PERSON.NAME)
-                .from(BATTERY)
+        return from(sql.select(OWN).select(BATTERY_MODEL.fields()))
                 .join(BATTERY_MODEL)
-                .on(BATTERY_MODEL.ID.eq(BATTERY.MODEL_ID))
+                .on(BATTERY_MODEL.ID.eq(BATTERY.MODEL_ID));
+    }
+
+    private static SelectOnConditionStep<Record> from(SelectSelectStep<Record> selected) {
+        return selected.from(BATTERY)
                 .leftJoin(PACK_LAYOUT)
                 .on(PACK_LAYOUT.BATTERY_ID.eq(BATTERY.ID))
                 .leftJoin(MACHINE)

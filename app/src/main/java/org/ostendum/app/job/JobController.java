@@ -1,21 +1,20 @@
 package org.ostendum.app.job;
 
 import java.io.IOException;
-import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.form.Faults;
 import org.ostendum.app.page.NotFound;
+import org.ostendum.app.photo.PhotoTaking;
+import org.ostendum.app.photo.Photos;
 import org.ostendum.app.procedure.Answer;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.procedure.RunEvent;
-import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -28,15 +27,14 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 /** Running a job, one step at a time on one screen. */
 @Controller
 class JobController {
-    private static final int MOST_PHOTOS = 12;
     private static final int LONGEST_KEY = 80;
 
     private final JobViews views;
     private final JobRunning running;
     private final ChargedNext chargedNext;
-    private final Photos photos;
+    private final PhotoTaking photos;
 
-    JobController(JobViews views, JobRunning running, ChargedNext chargedNext, Photos photos) {
+    JobController(JobViews views, JobRunning running, ChargedNext chargedNext, PhotoTaking photos) {
         this.views = views;
         this.running = running;
         this.chargedNext = chargedNext;
@@ -104,46 +102,15 @@ class JobController {
         };
     }
 
-    @PostMapping("/jobs/{job}/photos")
+    @PostMapping(path = "/jobs/{job}/photos", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     Object photo(Job job, @RequestParam List<MultipartFile> photo, Person person, Words words, RedirectAttributes flash)
             throws IOException {
-        for (MultipartFile file : photo) {
-            String fault = keep(job, file, person);
-            if (fault != null) {
-                flash.addFlashAttribute(
-                        "fault",
-                        words.text(
-                                fault,
-                                UploadedPhoto.cleanName(file.getOriginalFilename()),
-                                UploadedPhoto.MOST_BYTES / 1024 / 1024,
-                                (int) (UploadedPhoto.MOST_PIXELS / 1_000_000),
-                                MOST_PHOTOS));
-            }
+        List<String> faults = job.isOpen()
+                ? photos.take(new Photos.Of(Photos.Subject.JOB, job.id()), photo, person, words)
+                : List.of(words.text("photo.fault.ended"));
+        if (!faults.isEmpty()) {
+            flash.addFlashAttribute("fault", String.join(" ", faults));
         }
         return "redirect:/jobs/" + job.id();
-    }
-
-    private @Nullable String keep(Job job, MultipartFile file, Person person) throws IOException {
-        if (!job.isOpen()) {
-            return "photo.fault.ended";
-        }
-        if (photos.count(job.id()) >= MOST_PHOTOS) {
-            return "photo.fault.many";
-        }
-        UploadedPhoto.Read read = UploadedPhoto.read(file.getOriginalFilename(), file.getBytes());
-        if (read.photo() != null) {
-            photos.keep(job.id(), read.photo(), person.id());
-        }
-        return read.fault();
-    }
-
-    @GetMapping("/photos/{id}")
-    ResponseEntity<byte[]> picture(@PathVariable long id, @RequestParam(defaultValue = "false") boolean small) {
-        Photos.Image image = photos.image(id, small).orElseThrow(() -> new NotFound("photo " + id));
-        return ResponseEntity.ok()
-                .contentType(MediaType.parseMediaType(image.mediaType()))
-                .cacheControl(CacheControl.maxAge(Duration.ofDays(30)).cachePrivate())
-                .header("Content-Disposition", "inline")
-                .body(image.bytes());
     }
 }

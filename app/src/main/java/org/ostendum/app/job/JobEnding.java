@@ -69,16 +69,9 @@ class JobEnding {
             besides.addAll(putRight(run, battery, person));
         }
         for (DefectKind kind : found(run, battery)) {
-            boolean ofBattery = kind.isOfBattery() || battery.machineId() == null;
-            defects.open(
-                            ofBattery ? battery.id() : null,
-                            ofBattery ? null : battery.machineId(),
-                            kind,
-                            run.procedure().title(),
-                            job.id(),
-                            person.id())
-                    .filter(found -> ofBattery)
-                    .ifPresent(besides::add);
+            defects.open(battery, kind, run.procedure().title(), job.id(), person.id())
+                    .filter(Defects.Found::ofBattery)
+                    .ifPresent(found -> besides.add(found.event()));
         }
         List<NewEntry> lines = lines(job, run, battery, person, now);
         if (run.stopped().isEmpty()) {

@@ -16,6 +16,7 @@ import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Machine;
 import org.ostendum.app.inventory.Packs;
+import org.ostendum.app.photo.Photos;
 import org.ostendum.app.procedure.Rows;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.words.Words;
@@ -181,7 +182,7 @@ public class JobViews {
                         .map(JobEvent::event)
                         .filter(e -> e.kind() == RunEvent.Kind.GATE_OVERRIDDEN)
                         .toList(),
-                photos.ofJob(job.id()),
+                photos.of(new Photos.Of(Photos.Subject.JOB, job.id())),
                 running.colleagues(person),
                 running.isTrained(run, person),
                 new AtHand(

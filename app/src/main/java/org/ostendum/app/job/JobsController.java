@@ -7,9 +7,9 @@ import java.util.stream.Collectors;
 import org.ostendum.app.capacity.CapacityTests;
 import org.ostendum.app.complaint.Complaints;
 import org.ostendum.app.defect.Defects;
+import org.ostendum.app.photo.Photos;
 import org.ostendum.app.procedure.SiteProcedures;
 import org.ostendum.app.safety.Incidents;
-import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.procedure.Procedure;
 import org.ostendum.core.procedure.Run;
@@ -19,8 +19,6 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** All jobs of the site: under way, gone through a gate, found wrong, ended. */
 @Controller
@@ -34,7 +32,7 @@ class JobsController {
     private final Complaints complaints;
     private final CapacityTests tests;
     private final SiteProcedures procedures;
-    private final DefectRepairs repairs;
+    private final Photos photos;
 
     JobsController(
             Jobs jobs,
@@ -44,7 +42,7 @@ class JobsController {
             Complaints complaints,
             CapacityTests tests,
             SiteProcedures procedures,
-            DefectRepairs repairs) {
+            Photos photos) {
         this.jobs = jobs;
         this.overrides = overrides;
         this.defects = defects;
@@ -52,7 +50,7 @@ class JobsController {
         this.complaints = complaints;
         this.tests = tests;
         this.procedures = procedures;
-        this.repairs = repairs;
+        this.photos = photos;
     }
 
     @GetMapping("/jobs")
@@ -68,6 +66,7 @@ class JobsController {
         page.addAttribute("ended", jobs.ended(ENDED_TOLD));
         page.addAttribute("overrides", overrides.unseen());
         page.addAttribute("defects", defects.open());
+        page.addAttribute("pictures", photos.ofOpenDefects());
         page.addAttribute("recurring", defects.recurring());
         page.addAttribute("complaints", complaints.open());
         page.addAttribute(
@@ -89,23 +88,6 @@ class JobsController {
     @PostMapping("/overrides/{id}/seen")
     String seen(@PathVariable long id, Person person) {
         overrides.see(id, person.id());
-        return "redirect:/jobs";
-    }
-
-    @PostMapping("/defects/{defect}/right")
-    String right(
-            Defects.Defect defect,
-            @RequestParam(defaultValue = "") String remark,
-            Person person,
-            Words words,
-            RedirectAttributes flash) {
-        String done = remark.strip();
-        if (done.length() < 3 || done.length() > 400) {
-            flash.addFlashAttribute("fault", words.text("defect.fault.remark", words.name(defect.kind())));
-            return "redirect:/jobs#defect-" + defect.id();
-        }
-        repairs.putRight(defect, done, person, words);
-        flash.addFlashAttribute("told", words.text("defect.right", words.name(defect.kind())));
         return "redirect:/jobs";
     }
 }

@@ -43,6 +43,9 @@ public class Ledger {
     private static final org.ostendum.app.db.jooq.tables.LedgerEntry CORRECTED = LEDGER_ENTRY.as("corrected");
     private static final org.ostendum.app.db.jooq.tables.LedgerEntry CORRECTING = LEDGER_ENTRY.as("correcting");
 
+    /** Batteries asked for one by one; beyond, all are. */
+    private static final int FEW = 100;
+
     private final DSLContext sql;
     private final Clock clock;
 
@@ -347,9 +350,12 @@ public class Ledger {
 
     /** @return the number of the last line of each battery that has one, by its id */
     public Map<Long, Integer> lines(Collection<Long> batteryIds) {
+        // Of all batteries the index tells the last line of each at one step; a long list of them it would walk line by
+        // line.
+        Condition which = batteryIds.size() > FEW ? noCondition() : LEDGER_ENTRY.BATTERY_ID.in(batteryIds);
         return sql.select(LEDGER_ENTRY.BATTERY_ID, DSL.max(LEDGER_ENTRY.SEQ))
                 .from(LEDGER_ENTRY)
-                .where(LEDGER_ENTRY.BATTERY_ID.in(batteryIds))
+                .where(which)
                 .groupBy(LEDGER_ENTRY.BATTERY_ID)
                 .fetchMap(Record2::value1, Record2::value2);
     }

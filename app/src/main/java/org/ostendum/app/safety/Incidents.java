@@ -4,6 +4,7 @@ import static org.ostendum.app.db.jooq.Tables.INCIDENT;
 import static org.ostendum.app.db.jooq.Tables.JOB;
 import static org.ostendum.app.db.jooq.Tables.PERSON;
 
+import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -11,8 +12,10 @@ import java.util.List;
 import java.util.Optional;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Record;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.db.jooq.tables.Person;
+import org.ostendum.app.db.jooq.tables.records.IncidentRecord;
 import org.springframework.stereotype.Repository;
 
 /** Incident reports, from the end of the response to the lead's review. */
@@ -29,18 +32,14 @@ public class Incidents {
     }
 
     /**
-     * A report.
+     * A report with who wrote it and who closed it.
      *
-     * @param kitRefilledOn null until the kit is full and dated again
      * @param reviewedAt null while it is open
      */
     public record Incident(
             long jobId,
             Instant happenedAt,
-            String cause,
-            String corrective,
-            String prevention,
-            @Nullable LocalDate kitRefilledOn,
+            Report report,
             String writtenBy,
             Instant writtenAt,
             @Nullable Instant reviewedAt,
@@ -75,10 +74,7 @@ public class Incidents {
                 .fetch(r -> new Incident(
                         r.get(INCIDENT.JOB_ID),
                         r.get(JOB.BEGUN_AT),
-                        r.get(INCIDENT.CAUSE),
-                        r.get(INCIDENT.CORRECTIVE),
-                        r.get(INCIDENT.PREVENTION),
-                        r.get(INCIDENT.KIT_REFILLED_ON),
+                        report(r),
                         r.get(PERSON.NAME),
                         r.get(INCIDENT.WRITTEN_AT),
                         r.get(INCIDENT.REVIEWED_AT),
@@ -86,24 +82,52 @@ public class Incidents {
                         r.get(INCIDENT.REVIEW)));
     }
 
-    /** What a report says. */
-    public record Report(String cause, String corrective, String prevention, @Nullable LocalDate kitRefilledOn) {}
+    /**
+     * What a report says.
+     *
+     * @param litres that ran out; null where nobody can say
+     * @param hurt how many people; null in reports of before that was asked
+     * @param kitRefilledOn null until the kit is full and dated again
+     */
+    public record Report(
+            String place,
+            @Nullable BigDecimal litres,
+            @Nullable Integer hurt,
+            String cause,
+            String corrective,
+            String prevention,
+            @Nullable LocalDate kitRefilledOn) {}
+
+    private static Report report(Record r) {
+        return new Report(
+                r.get(INCIDENT.PLACE),
+                r.get(INCIDENT.LITRES),
+                r.get(INCIDENT.HURT) == null
+                        ? null
+                        : (Integer) r.get(INCIDENT.HURT).intValue(),
+                r.get(INCIDENT.CAUSE),
+                r.get(INCIDENT.CORRECTIVE),
+                r.get(INCIDENT.PREVENTION),
+                r.get(INCIDENT.KIT_REFILLED_ON));
+    }
 
     /** Writes the report, or writes it anew while it is open. */
     public void write(long jobId, Report report, long personId) {
+        IncidentRecord row = new IncidentRecord();
+        row.setPlace(report.place());
+        row.setLitres(report.litres());
+        row.setHurt(report.hurt() == null ? null : (Short) report.hurt().shortValue());
+        row.setCause(report.cause());
+        row.setCorrective(report.corrective());
+        row.setPrevention(report.prevention());
+        row.setKitRefilledOn(report.kitRefilledOn());
         sql.insertInto(INCIDENT)
+                .set(row)
                 .set(INCIDENT.JOB_ID, jobId)
-                .set(INCIDENT.CAUSE, report.cause())
-                .set(INCIDENT.CORRECTIVE, report.corrective())
-                .set(INCIDENT.PREVENTION, report.prevention())
-                .set(INCIDENT.KIT_REFILLED_ON, report.kitRefilledOn())
                 .set(INCIDENT.WRITTEN_AT, clock.instant())
                 .set(INCIDENT.WRITTEN_BY, personId)
                 .onDuplicateKeyUpdate()
-                .set(INCIDENT.CAUSE, report.cause())
-                .set(INCIDENT.CORRECTIVE, report.corrective())
-                .set(INCIDENT.PREVENTION, report.prevention())
-                .set(INCIDENT.KIT_REFILLED_ON, report.kitRefilledOn())
+                .set(row)
                 .execute();
     }
 

@@ -9,8 +9,8 @@ import org.ostendum.app.form.Faults;
 import org.ostendum.app.form.TypedForm;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Packs;
-import org.ostendum.app.job.Photos;
 import org.ostendum.app.page.NotFound;
+import org.ostendum.app.photo.Photos;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.quantity.AmpHours;
@@ -101,7 +101,7 @@ class PackController {
         page.addAttribute("pack", pack);
         page.addAttribute("own", battery.hasOwnLayout());
         page.addAttribute("notes", packs.cableNotes(battery.id()));
-        page.addAttribute("pictures", photos.ofBattery(battery.id()));
+        page.addAttribute("pictures", photos.ofJobs(battery.id(), PackSteps.PROCEDURES));
         page.addAttribute("cables", cables.of(battery));
         page.addAttribute("bad", badBlocks.of(battery, pack));
         page.addAttribute("taps", taps.of(battery, pack));

@@ -23,6 +23,7 @@ import org.ostendum.core.wiring.WorkOrder;
 public final class PackSteps {
     static final String APART = "pack-apart";
     static final String TOGETHER = "pack-together";
+    static final Set<String> PROCEDURES = Set.of(APART, TOGETHER);
     /** Answer to a cable's step: a new one was put on. */
     static final String NEW = "new";
 
@@ -38,7 +39,7 @@ public final class PackSteps {
 
     /** @return whether a procedure is about the cables of a pack */
     static boolean isOfPack(String procedure) {
-        return Set.of(APART, TOGETHER).contains(procedure);
+        return PROCEDURES.contains(procedure);
     }
 
     /** @return the procedure with a step for each cable; the same for one of another kind */

@@ -4,6 +4,8 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.battery.Duty;
 import org.ostendum.core.rulebook.Severity;
 
 /** What an inspection can find wrong with a battery or a machine; it stays open until somebody put it right. */
@@ -45,6 +47,14 @@ public enum DefectKind {
         this.ofBattery = ofBattery;
         this.shuts = shuts;
         this.fixedBy = String.join(" ", fixedBy);
+    }
+
+    /** @return whether a battery of such a model can have it at all, or the machine it works in */
+    public boolean canBeOf(BatteryModel model) {
+        boolean ofAircraft = this == FULL_SUMP || this == PITTED_CONNECTOR || this == REGULATOR_OFF;
+        boolean ofCaps = this == TURNED_COLOUR || this == LOW_LEVEL;
+        return (!ofAircraft || model.duty() == Duty.AIRCRAFT)
+                && (!ofCaps || model.kind().hasCaps());
     }
 
     public Severity severity() {

@@ -16,6 +16,7 @@ class EveryPageOfTheSiteTest extends EveryPage {
                 "/setup/chargers/CA3",
                 "/setup/devices",
                 "/setup/charging",
+                "/setup/changing",
                 "/setup/water",
                 "/batteries/T-07/chargers?charger=CK1",
                 "/fleet?by=DAYS&severity=STOP",

@@ -55,6 +55,8 @@ class EveryPageOfWorkTest extends EveryPage {
                 "/plan/hours",
                 "/places",
                 "/batteries/T-07/cells",
+                "/batteries/T-07/defect",
+                "/batteries/T-07/reading",
                 "/batteries/G-08/cells",
                 "/batteries/T-23",
                 "/jobs/7",

@@ -12,12 +12,18 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
+import org.ostendum.app.alarm.AlarmService;
+import org.ostendum.app.alarm.Alarms;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Chargers;
 import org.ostendum.app.support.ApplicationTest;
 import org.ostendum.app.support.Browser;
 import org.ostendum.app.support.OwnBatteries;
+import org.ostendum.app.support.TestClock;
+import org.ostendum.core.alarm.Alarm;
+import org.ostendum.core.alarm.AlarmKind;
 import org.ostendum.core.charger.ChargerSheet;
+import org.ostendum.core.judge.Message;
 import org.ostendum.core.quantity.Amperes;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
@@ -34,6 +40,12 @@ class TapsAndKeysTest extends ApplicationTest {
     @Autowired
     private Chargers chargers;
 
+    @Autowired
+    private AlarmService alarms;
+
+    @Autowired
+    private Alarms standing;
+
     private Browser browser;
     private int taps;
     private int keys;
@@ -47,6 +59,14 @@ class TapsAndKeysTest extends ApplicationTest {
     @AfterAll
     void close() {
         browser.close();
+    }
+
+    /** Without it the window is as small as the browser's own, and the field to find with is folded away. */
+    private void size(int width, int height, boolean mobile) {
+        browser.driver()
+                .executeCdpCommand(
+                        "Emulation.setDeviceMetricsOverride",
+                        Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", mobile));
     }
 
     private void fromTheRoom() {
@@ -151,12 +171,75 @@ class TapsAndKeysTest extends ApplicationTest {
         atMost("off charge", 3, 2);
     }
 
+    /** Ten batteries, from the room to the line that says it is written down. */
     @Test
     void theWateringWalkOfTen() {
+        for (int i = 0; i < 10; i++) {
+            own.full("WK-" + i, "T-21");
+        }
         fromTheRoom();
         type("gw");
         browser.await("#walk");
-        atMost("to the watering walk", 0, 2);
+        tap("#find-stop");
+        type("wk-", Keys.ENTER);
+        browser.await("#ml-WK-9");
+        for (int i = 0; i < 10; i++) {
+            tap("#ml-WK-" + i);
+            type("200");
+        }
+        tap("button[form=walk]");
+        browser.awaitText(".told", "10");
+        atMost("water a walk of 10", 12, 6 + 3 * 10);
+    }
+
+    @Test
+    void reportADefect() {
+        own.full("K-81", "T-04");
+        fromTheRoom();
+        find("k81");
+        browser.awaitText("h1", "K-81");
+        tap(".slate a[href='/batteries/K-81/defect']");
+        tap("button[value=DIRTY_TOP]");
+        browser.awaitText(".told", "Reported");
+        atMost("report a defect", 2, 5);
+    }
+
+    @Test
+    void readOneCell() {
+        own.full("K-82", "T-04");
+        fromTheRoom();
+        find("k82");
+        browser.awaitText("h1", "K-82");
+        tap(".slate a[href='/batteries/K-82/reading']");
+        tap("#cell");
+        type("5", Keys.TAB, "281", Keys.ENTER);
+        browser.awaitText(".told", "Kept");
+        atMost("read one cell", 2, 12);
+    }
+
+    @Test
+    void anAlarmIsSeen() {
+        Battery battery = own.full("K-83", "T-04");
+        alarms.ring(
+                new Alarm(
+                        AlarmKind.BRIDGED_TOO_LONG,
+                        "K-83",
+                        Message.of("alarm.BRIDGED_TOO_LONG", "K-83", 4, TestClock.now())),
+                new Alarms.Belongs(battery.id(), null, null));
+        fromTheRoom();
+        type("gx");
+        long id = waiting("K-83");
+        tap("form[action='/alarms/" + id + "'] button");
+        browser.awaitText(".told", "");
+        atMost("alarm seen", 1, 2);
+    }
+
+    private long waiting(String about) {
+        return standing.open().stream()
+                .filter(alarm -> alarm.about().equals(about))
+                .findFirst()
+                .orElseThrow()
+                .id();
     }
 
     @Test
@@ -196,10 +279,7 @@ class TapsAndKeysTest extends ApplicationTest {
                 "/rules"
             })
     void aPhoneNeedsNoSidewaysScroll(String page) {
-        browser.driver()
-                .executeCdpCommand(
-                        "Emulation.setDeviceMetricsOverride",
-                        Map.of("width", 360, "height", 780, "deviceScaleFactor", 1, "mobile", true));
+        size(360, 780, true);
         browser.go(page);
         Number width = (Number) browser.js("return document.documentElement.scrollWidth");
         assertThat(width.intValue()).as(page).isLessThanOrEqualTo(360);
@@ -209,6 +289,6 @@ class TapsAndKeysTest extends ApplicationTest {
                         .map(e -> e.getText())
                         .toList();
         assertThat(small).isEmpty();
-        browser.driver().executeCdpCommand("Emulation.clearDeviceMetricsOverride", Map.of());
+        size(1280, 800, false);
     }
 }

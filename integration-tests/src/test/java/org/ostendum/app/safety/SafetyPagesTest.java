@@ -187,6 +187,12 @@ class SafetyPagesTest extends ApplicationTest {
         assertThat(half.getContentAsString()).contains("cap left off", "Write something here");
         oskar.send(
                 "/jobs/" + job + "/report",
+                "place",
+                "by stand A",
+                "litres",
+                "0.5",
+                "hurt",
+                "0",
                 "cause",
                 "cap left off",
                 "corrective",
@@ -198,6 +204,12 @@ class SafetyPagesTest extends ApplicationTest {
         assertThat(maud.page("/jobs")).contains("cap left off");
         oskar.send(
                 "/jobs/" + job + "/report",
+                "place",
+                "by stand A",
+                "litres",
+                "0.5",
+                "hurt",
+                "0",
                 "cause",
                 "cap left off",
                 "corrective",
@@ -210,6 +222,7 @@ class SafetyPagesTest extends ApplicationTest {
                 .isEqualTo(403);
         maud.send("/jobs/" + job + "/review", "review", "agreed");
         assertThat(incidents.ofJob(job).orElseThrow().isOpen()).isFalse();
+        assertThat(oskar.page("/jobs/" + job + "/report")).contains("by stand A", "500 ml", "nobody was hurt");
         assertThat(maud.page("/jobs")).doesNotContain("cap left off");
         oskar.send("/safety/stations/" + station("Spill kit by the door").id(), "sound", "true", "remark", "refilled");
         assertThat(ines.page("/batteries/T-12/round")).doesNotContain("not in order");

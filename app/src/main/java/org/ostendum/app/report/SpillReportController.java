@@ -1,9 +1,11 @@
-package org.ostendum.app.job;
+package org.ostendum.app.report;
 
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.form.Faults;
 import org.ostendum.app.form.FormView;
+import org.ostendum.app.job.Job;
+import org.ostendum.app.photo.Photos;
 import org.ostendum.app.safety.Incidents;
 import org.ostendum.app.safety.Incidents.Incident;
 import org.ostendum.app.words.Words;
@@ -22,23 +24,26 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The report that a spill leaves to be written, and the lead's review that closes it. */
 @Controller
-class ReportController {
+class SpillReportController {
     private final Incidents incidents;
+    private final Photos photos;
 
-    ReportController(Incidents incidents) {
+    SpillReportController(Incidents incidents, Photos photos) {
         this.incidents = incidents;
+        this.photos = photos;
     }
 
     @GetMapping("/jobs/{job}/report")
     String report(Job job, Model page) {
         Optional<Incident> known = incidents.ofJob(job.id());
-        return show(job, known.orElse(null), FormView.of(ReportForm.of(known.orElse(null), null)), page);
+        return show(job, known.orElse(null), FormView.of(SpillReportForm.of(known.orElse(null), null)), page);
     }
 
     private String show(Job job, @Nullable Incident incident, FormView form, Model page) {
         page.addAttribute("place", "jobs");
         page.addAttribute("job", job);
         page.addAttribute("incident", incident);
+        page.addAttribute("pictures", photos.of(new Photos.Of(Photos.Subject.JOB, job.id())));
         page.addAttribute("form", form);
         page.addAttribute("faults", form.faults());
         return "safety/report";
@@ -47,7 +52,7 @@ class ReportController {
     @PostMapping("/jobs/{job}/report")
     Object write(
             Job job,
-            @Validated @ModelAttribute("form") ReportForm form,
+            @Validated @ModelAttribute("form") SpillReportForm form,
             BindingResult errors,
             Person person,
             Words words,
@@ -75,11 +80,11 @@ class ReportController {
             Model page,
             RedirectAttributes flash) {
         @Nullable Incident known = incidents.ofJob(job.id()).orElse(null);
-        BindingResult errors = new BeanPropertyBindingResult(ReportForm.of(known, review), "form");
+        BindingResult errors = new BeanPropertyBindingResult(SpillReportForm.of(known, review), "form");
         if (review.isEmpty()) {
             Faults.tell(errors, "review", "fault.blank");
-        } else if (review.length() > ReportForm.LONGEST) {
-            Faults.tell(errors, "review", "report.fault.long", ReportForm.LONGEST);
+        } else if (review.length() > SpillReportForm.LONGEST) {
+            Faults.tell(errors, "review", "report.fault.long", SpillReportForm.LONGEST);
         } else if (!incidents.close(job.id(), review, person.id())) {
             Faults.tell(errors, "review", "report.fault.kit");
         }

@@ -1,4 +1,4 @@
-package org.ostendum.app.job;
+package org.ostendum.app.photo;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
@@ -69,7 +69,7 @@ class PhotosTest extends ApplicationTest {
         byte[] large = picture(3000, 1500, "jpeg");
         upload(job, "C:\\pictures\\left side.jpg", "image/jpeg", large);
         upload(job, "again.jpg", "image/jpeg", large);
-        List<Photos.PhotoName> kept = photos.ofJob(job);
+        List<Photos.PhotoName> kept = photos.of(new Photos.Of(Photos.Subject.JOB, job));
         assertThat(kept).hasSize(1);
         assertThat(kept.get(0).name()).isEqualTo("left side.jpg");
         assertThat(kept.get(0).width()).isEqualTo(2000);
@@ -152,7 +152,7 @@ class PhotosTest extends ApplicationTest {
         for (String type : List.of("image/jpeg", "image/png", "text/html")) {
             assertThat(upload(job, name, type, content).getRedirectedUrl()).isEqualTo("/jobs/" + job);
         }
-        assertThat(photos.ofJob(job)).isEmpty();
+        assertThat(photos.of(new Photos.Of(Photos.Subject.JOB, job))).isEmpty();
         MockMultipartFile file = new MockMultipartFile("photo", name, "image/jpeg", content);
         var result = mvc.perform(multipart("/jobs/" + job + "/photos")
                         .file(file)
@@ -195,7 +195,7 @@ class PhotosTest extends ApplicationTest {
         for (int i = 1; i <= 14; i++) {
             upload(job, i + ".png", "image/png", picture(10 + i, 10, "png"));
         }
-        assertThat(photos.ofJob(job)).hasSize(12);
+        assertThat(photos.of(new Photos.Of(Photos.Subject.JOB, job))).hasSize(12);
     }
 
     @Test

@@ -1,4 +1,4 @@
-package org.ostendum.app.job;
+package org.ostendum.app.photo;
 
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
