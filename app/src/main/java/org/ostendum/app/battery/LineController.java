@@ -30,11 +30,13 @@ class LineController {
     private final Ledger ledger;
     private final Corrections corrections;
     private final LogReading reading;
+    private final LineOrigins origins;
 
-    LineController(Ledger ledger, Corrections corrections, LogReading reading) {
+    LineController(Ledger ledger, Corrections corrections, LogReading reading, LineOrigins origins) {
         this.ledger = ledger;
         this.corrections = corrections;
         this.reading = reading;
+        this.origins = origins;
     }
 
     @GetMapping("/batteries/{battery}/ledger/{seq}")
@@ -56,11 +58,12 @@ class LineController {
                 "");
     }
 
-    private static String show(
+    private String show(
             Battery battery, LedgerEntry line, LogForm form, Faults faults, Person person, Words words, Model page) {
         page.addAttribute("place", "fleet");
         page.addAttribute("battery", battery);
         page.addAttribute("line", LedgerLine.of(line, words));
+        page.addAttribute("origins", origins.of(line, words));
         page.addAttribute("may", mayCorrect(line, person));
         page.addAttribute("replaceable", EntryKind.BY_HAND.contains(line.kind()));
         page.addAttribute("isRound", line.kind() == EntryKind.ROUND);
@@ -146,7 +149,7 @@ class LineController {
         }
     }
 
-    private static Object refused(
+    private Object refused(
             Battery battery, LedgerEntry line, LogForm form, Faults faults, Person person, Words words, Model page) {
         return Faults.page(
                 HttpStatus.UNPROCESSABLE_CONTENT, show(battery, line, form, faults, person, words, page), page);

@@ -38,7 +38,12 @@ class LiftViews {
      */
     record OnBeam(long job, Battery battery, @Nullable Hoist hoist, @Nullable Integer eyes) {
         public boolean isDrawn() {
-            return hoist != null && eyes != null;
+            return hoist != null && eyes != null && hoist.beam().reaches(eyes);
+        }
+
+        /** Whether no notch of the beam comes near the eyes. */
+        public boolean isBeyond() {
+            return hoist != null && eyes != null && !isDrawn();
         }
 
         public Sketch sketch(Words words) {

@@ -18,7 +18,11 @@ class ChargedNext {
         this.jobs = jobs;
     }
 
+    /** Only a job at a machine makes a battery free. */
     void after(Job job, String stepId, Person person) {
+        if (job.machineId() == null) {
+            return;
+        }
         Run run = JobRunning.run(job, jobs.events(job.id()));
         if (run.settled(stepId).isPresent()) {
             run.procedure()

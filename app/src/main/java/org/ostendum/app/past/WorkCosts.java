@@ -23,6 +23,7 @@ public class WorkCosts {
     /** Kinds of line under which a job with parts ends. */
     private static final Set<String> KINDS = Set.of(EntryKind.JOB.name(), EntryKind.CELL_REPLACED.name());
 
+    private static final String COST = "\"cost\"";
     private static final LedgerEntry CORRECTING = LEDGER_ENTRY.as("correcting");
 
     private final DSLContext sql;
@@ -54,7 +55,12 @@ public class WorkCosts {
     }
 
     private static Optional<Cost> cost(Record r) {
-        JsonNode told = Payload.read(r.get(LEDGER_ENTRY.PAYLOAD));
+        String payload = r.get(LEDGER_ENTRY.PAYLOAD);
+        // Most work costs nothing: its line is not taken apart.
+        if (!payload.contains(COST)) {
+            return Optional.empty();
+        }
+        JsonNode told = Payload.read(payload);
         return told.has("cost")
                 ? Optional.of(new Cost(
                         r.get(LEDGER_ENTRY.BATTERY_ID),

@@ -11,7 +11,6 @@ import org.ostendum.app.form.FormView;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.photo.PhotoTaking;
 import org.ostendum.app.photo.Photos;
-import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.defect.DefectKind;
 import org.ostendum.core.people.Person;
@@ -36,13 +35,11 @@ class DefectController {
     private final Defects defects;
     private final DefectReports reports;
     private final PhotoTaking photos;
-    private final BatteryStates batteryStates;
 
-    DefectController(Defects defects, DefectReports reports, PhotoTaking photos, BatteryStates batteryStates) {
+    DefectController(Defects defects, DefectReports reports, PhotoTaking photos) {
         this.defects = defects;
         this.reports = reports;
         this.photos = photos;
-        this.batteryStates = batteryStates;
     }
 
     @GetMapping("/batteries/{battery}/defect")
@@ -61,7 +58,6 @@ class DefectController {
                 Arrays.stream(DefectKind.values())
                         .filter(kind -> kind.canBeOf(battery.type().model()))
                         .toList());
-        page.addAttribute("state", batteryStates.stateOf(battery));
         return "report/defect";
     }
 

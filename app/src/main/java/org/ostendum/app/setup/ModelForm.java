@@ -9,6 +9,7 @@ import org.ostendum.app.form.Within;
 import org.ostendum.app.inventory.StoredModel;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.battery.CellKind;
+import org.ostendum.core.battery.CommonLayout;
 import org.ostendum.core.battery.Duty;
 import org.ostendum.core.battery.GravityMarks;
 import org.ostendum.core.life.Prices;
@@ -57,16 +58,16 @@ record ModelForm(
         @Within(min = "50", max = "5000") @Nullable Integer lifeCycles,
         @Nullable Integer version) {
 
-    /** A form to begin with: a twelve-cell truck battery as most are. */
-    static ModelForm usual() {
-        GravityMarks marks = GravityMarks.usualFor(Duty.MOTIVE);
+    /** A form to begin with: a battery that stands as such do. */
+    static ModelForm usual(CommonLayout common) {
+        GravityMarks marks = GravityMarks.usualFor(common.duty());
         return new ModelForm(
                 "",
                 "",
                 null,
-                null,
-                1,
-                "1 2 3 4/8 7 6 5/9 10 11 12",
+                common.duty(),
+                common.cellsPerCase(),
+                common.layout().text(),
                 null,
                 6.0,
                 marks.empty().points(),

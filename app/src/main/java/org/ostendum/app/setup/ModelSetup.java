@@ -1,8 +1,10 @@
 package org.ostendum.app.setup;
 
+import java.util.Arrays;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.app.draw.BatteryDrawing;
 import org.ostendum.app.draw.BatteryPlotter;
 import org.ostendum.app.form.Constraints;
 import org.ostendum.app.form.Faults;
@@ -11,6 +13,7 @@ import org.ostendum.app.inventory.Models;
 import org.ostendum.app.inventory.StoredModel;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.battery.CellKind;
+import org.ostendum.core.battery.CommonLayout;
 import org.ostendum.core.battery.Duty;
 import org.ostendum.core.receive.DateScheme;
 import org.springframework.http.HttpStatus;
@@ -21,6 +24,7 @@ import org.springframework.validation.annotation.Validated;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** Battery models: the maker's sheet, as far as Ostendum uses it. */
@@ -35,8 +39,15 @@ class ModelSetup {
     }
 
     @GetMapping("/setup/models")
-    String list(Model page) {
-        return show(null, FormView.of(ModelForm.usual()), page);
+    String list(@RequestParam(defaultValue = "TRAY_24_VOLTS") CommonLayout usual, Model page) {
+        return show(null, FormView.of(ModelForm.usual(usual)), page);
+    }
+
+    /** A layout to pick. */
+    public record Picture(CommonLayout common, BatteryDrawing drawing) {
+        static Picture of(CommonLayout common) {
+            return new Picture(common, BatteryPlotter.plot(common.layout(), false, 420, 200));
+        }
     }
 
     @GetMapping("/setup/models/{stored}")
@@ -57,6 +68,8 @@ class ModelSetup {
         page.addAttribute("kinds", CellKind.values());
         page.addAttribute("duties", Duty.values());
         page.addAttribute("schemes", DateScheme.values());
+        page.addAttribute(
+                "common", Arrays.stream(CommonLayout.values()).map(Picture::of).toList());
         if (stored != null) {
             page.addAttribute("d", BatteryPlotter.plot(stored.model().layout(), stored.cablesLeft(), 840, 300));
         }

@@ -29,6 +29,13 @@ public record Beam(int firstMillimetres, int stepMillimetres, int notches, int c
         return new Lift(at, hang, (int) Math.round(kilograms / 2 * (1 + hang.addedPull())));
     }
 
+    /** @return whether any notch comes near enough to eyes so far apart for the chains to reach them */
+    public boolean reaches(int eyesMillimetres) {
+        int off = ChangeSums.notches(eyesMillimetres, firstMillimetres, stepMillimetres, notches)
+                .offMillimetres();
+        return off <= chainMillimetres * ChangeSums.STEEPEST;
+    }
+
     /** @return from the middle of the beam to a notch, mm */
     public int at(int notch) {
         return firstMillimetres + (notch - 1) * stepMillimetres;

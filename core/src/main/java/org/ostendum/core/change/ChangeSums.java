@@ -7,7 +7,7 @@ import org.ostendum.core.quantity.OutOfRange;
 public final class ChangeSums {
     private static final double STRAIGHT_DEGREES = 5;
     /** Part of its length by which a chain may be askew and the sum still means something. */
-    private static final double STEEPEST = 0.9;
+    static final double STEEPEST = 0.9;
 
     private ChangeSums() {}
 

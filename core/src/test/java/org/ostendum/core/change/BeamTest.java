@@ -32,6 +32,8 @@ class BeamTest {
 
     @Test
     void eyesThatNoChainReachesAreRefused() {
+        assertThat(BEAM.reaches(780)).isTrue();
+        assertThat(new Beam(100, 40, 2, 300).reaches(2000)).isFalse();
         assertThatThrownBy(() -> new Beam(100, 40, 2, 300).lift(2000, 900)).isInstanceOf(OutOfRange.class);
     }
 

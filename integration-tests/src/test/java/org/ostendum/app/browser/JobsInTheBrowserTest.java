@@ -156,6 +156,8 @@ class JobsInTheBrowserTest extends ApplicationTest {
         press("End the job and write it down");
         press("Write the incident report");
         browser.await("#cause").sendKeys("hose slipped off the gun");
+        browser.find("#place").sendKeys("by the water cart");
+        browser.find("#hurt").sendKeys("0");
         browser.find("#corrective").sendKeys("clamped");
         browser.find("#prevention").sendKeys("clamps on all hoses");
         browser.js(

@@ -194,11 +194,11 @@ class TapsAndKeysTest extends ApplicationTest {
 
     @Test
     void reportADefect() {
-        own.full("K-81", "T-04");
+        own.full("KD-1", "T-04");
         fromTheRoom();
-        find("k81");
-        browser.awaitText("h1", "K-81");
-        tap(".slate a[href='/batteries/K-81/defect']");
+        find("kd1");
+        browser.awaitText("h1", "KD-1");
+        tap(".slate a[href='/batteries/KD-1/defect']");
         tap("button[value=DIRTY_TOP]");
         browser.awaitText(".told", "Reported");
         atMost("report a defect", 2, 5);
@@ -206,11 +206,11 @@ class TapsAndKeysTest extends ApplicationTest {
 
     @Test
     void readOneCell() {
-        own.full("K-82", "T-04");
+        own.full("KR-1", "T-04");
         fromTheRoom();
-        find("k82");
-        browser.awaitText("h1", "K-82");
-        tap(".slate a[href='/batteries/K-82/reading']");
+        find("kr1");
+        browser.awaitText("h1", "KR-1");
+        tap(".slate a[href='/batteries/KR-1/reading']");
         tap("#cell");
         type("5", Keys.TAB, "281", Keys.ENTER);
         browser.awaitText(".told", "Kept");
@@ -219,16 +219,16 @@ class TapsAndKeysTest extends ApplicationTest {
 
     @Test
     void anAlarmIsSeen() {
-        Battery battery = own.full("K-83", "T-04");
+        Battery battery = own.full("KA-1", "T-04");
         alarms.ring(
                 new Alarm(
                         AlarmKind.BRIDGED_TOO_LONG,
-                        "K-83",
-                        Message.of("alarm.BRIDGED_TOO_LONG", "K-83", 4, TestClock.now())),
+                        "KA-1",
+                        Message.of("alarm.BRIDGED_TOO_LONG", "KA-1", 4, TestClock.now())),
                 new Alarms.Belongs(battery.id(), null, null));
         fromTheRoom();
         type("gx");
-        long id = waiting("K-83");
+        long id = waiting("KA-1");
         tap("form[action='/alarms/" + id + "'] button");
         browser.awaitText(".told", "");
         atMost("alarm seen", 1, 2);

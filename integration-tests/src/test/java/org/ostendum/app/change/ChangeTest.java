@@ -361,6 +361,10 @@ class ChangeTest extends JobsTest {
             assertThat(tom.page("/jobs/" + job))
                     .contains("notch 7 on each side")
                     .doesNotContain("How far apart");
+            measures.keepEyes(fresh.type().id(), 2500);
+            assertThat(tom.page("/jobs/" + job))
+                    .contains("No notch of this beam comes near")
+                    .doesNotContain("notch 14");
         } finally {
             measures.keep(before);
         }

@@ -21,6 +21,7 @@ import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.rules.RuleChanges;
 import org.ostendum.app.support.ApplicationTest;
 import org.ostendum.app.support.AsPerson;
+import org.ostendum.core.battery.CommonLayout;
 import org.ostendum.core.battery.GravityMarks;
 import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.life.Prices;
@@ -327,5 +328,17 @@ class SetupTest extends ApplicationTest {
         assertThat(rules.now().rulesFor(Long.parseLong(aircraft)).value(RuleKey.SPREAD_EQUALISE))
                 .isEqualByComparingTo("30");
         assertThat(List.copyOf(rules.now().changes())).hasSizeGreaterThanOrEqualTo(2);
+    }
+
+    /** A layout is picked by its picture; the form begins with it. */
+    @Test
+    void aModelBeginsWithWhatItLooksLike() throws Exception {
+        assertThat(AsPerson.maud(mvc).page("/setup/models"))
+                .contains("usual=FOUR_BLOCKS_OF_12_VOLTS", "six blocks of 8 V");
+        String picked = Jsoup.parse(AsPerson.maud(mvc).page("/setup/models?usual=SIX_BLOCKS_OF_8_VOLTS"))
+                .select("#layout, #cellsPerCase")
+                .eachAttr("value")
+                .toString();
+        assertThat(picked).contains(CommonLayout.SIX_BLOCKS_OF_8_VOLTS.layout().text(), "4");
     }
 }
