@@ -56,16 +56,16 @@ class ChangeJobs implements SpecialJob {
                 .orElse(file);
     }
 
-    /** No beam lifts more than is stamped on it. */
+    /** No beam lifts more than is stamped on it, neither what goes in nor what comes out. */
     @Override
-    public Optional<String> against(Run run, Step step, String value, Battery battery, Words words) {
-        int kilograms = battery.type().weightKg();
+    public Optional<String> against(Job job, Run run, Step step, String value, Battery battery, Words words) {
         return step.id().equals(Changers.WHICH)
-                ? lifts.hoist(value)
-                        .map(LiftMeasures.Hoist::limitKilograms)
-                        .filter(limit -> kilograms > limit)
-                        .map(limit -> words.text(
-                                "lift.fault.limit", words.weight(limit), battery.code(), words.weight(kilograms)))
+                ? lifts.tooHeavy(job, battery, value)
+                        .map(heavy -> words.text(
+                                "lift.fault.limit",
+                                words.weight(heavy.limitKilograms()),
+                                heavy.battery().code(),
+                                words.weight(heavy.battery().type().weightKg())))
                 : Optional.empty();
     }
 

@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.app.change.LiftMeasures.Hoist;
 import org.ostendum.app.draw.BeamSketch;
 import org.ostendum.app.draw.Sketch;
+import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.job.Job;
 import org.ostendum.app.job.SpecialJob.Beside;
@@ -25,9 +26,11 @@ class LiftViews {
     private static final Set<String> AT_BED = Set.of("bed", "rolled", "cart", "carted");
 
     private final LiftMeasures measures;
+    private final Batteries batteries;
 
-    LiftViews(LiftMeasures measures) {
+    LiftViews(LiftMeasures measures, Batteries batteries) {
         this.measures = measures;
+        this.batteries = batteries;
     }
 
     /**
@@ -72,10 +75,36 @@ class LiftViews {
     Optional<Beside> beside(Job job, Run run, Battery battery, String changer) {
         String step = run.current().map(Step::id).orElse("");
         if (AT_HOOKS.contains(step)) {
-            return Optional.of(new Beside("change/lift :: beam", onBeam(job, battery, changer)));
+            return Optional.of(new Beside(
+                    "change/lift :: beams",
+                    lifted(job, battery).stream()
+                            .map(one -> onBeam(job, one, changer))
+                            .toList()));
         }
         List<BedAt> at = AT_BED.contains(step) ? onBed(job, battery) : List.of();
         return at.isEmpty() ? Optional.empty() : Optional.of(new Beside("change/lift :: bed", new OnBed(at)));
+    }
+
+    /** What a beam would have to lift beyond its limit. */
+    record TooHeavy(Battery battery, int limitKilograms) {}
+
+    /** @return the battery that is too heavy for the beam of a changer; empty where neither is, or nobody knows */
+    Optional<TooHeavy> tooHeavy(Job job, Battery battery, String changer) {
+        @Nullable Integer limit = hoist(changer).map(Hoist::limitKilograms).orElse(null);
+        return limit == null
+                ? Optional.empty()
+                : lifted(job, battery).stream()
+                        .filter(one -> one.type().weightKg() > limit)
+                        .map(one -> new TooHeavy(one, limit))
+                        .findFirst();
+    }
+
+    /** What goes in; before it what comes out, where that is of another model and so has other eyes. */
+    private List<Battery> lifted(Job job, Battery battery) {
+        Optional<Battery> old = job.machineId() == null ? Optional.empty() : batteries.inMachine(job.machineId());
+        return old.filter(out -> out.type().id() != battery.type().id())
+                .map(out -> List.of(out, battery))
+                .orElse(List.of(battery));
     }
 
     private OnBeam onBeam(Job job, Battery battery, String changer) {

@@ -163,7 +163,7 @@ public class JobRunning {
         } else if (verdict.faults().any()) {
             return new Answer.Refused(verdict.faults());
         }
-        Faults shut = shutStep(run, said, verdict.value(), battery, person, words);
+        Faults shut = shutStep(job, run, said, verdict.value(), battery, person, words);
         if (shut.any()) {
             return new Answer.Refused(shut);
         }
@@ -173,13 +173,13 @@ public class JobRunning {
 
     /** A later visit has its own gate: what has to have happened since the one before. */
     private Faults shutStep(
-            Run run, JobInput said, String value, @Nullable Battery battery, Person person, Words words) {
+            Job job, Run run, JobInput said, String value, @Nullable Battery battery, Person person, Words words) {
         Faults.Finder faults = new Faults.Finder(words);
         @Nullable Step step = said.kind() == Kind.DONE ? run.current().orElse(null) : null;
         if (step != null && battery != null) {
             specialJobs
                     .of(run.procedure().id())
-                    .against(run, step, value, battery, words)
+                    .against(job, run, step, value, battery, words)
                     .ifPresent(fault -> faults.say("value", fault));
         }
         GateKey gate = step == null ? null : step.gate();

@@ -32,7 +32,7 @@ public interface SpecialJob {
     }
 
     /** @return what speaks against settling a step with a value, to the person; empty for nothing */
-    default Optional<String> against(Run run, Step step, String value, Battery battery, Words words) {
+    default Optional<String> against(Job job, Run run, Step step, String value, Battery battery, Words words) {
         return Optional.empty();
     }
 

@@ -33,7 +33,7 @@ class FittedKit implements SpecialJob {
 
     /** An injector that is left behind floats about over the plates. */
     @Override
-    public Optional<String> against(Run run, Step step, String value, Battery battery, Words words) {
+    public Optional<String> against(Job job, Run run, Step step, String value, Battery battery, Words words) {
         int cells = battery.type().model().cells();
         boolean counted = step.id().equals("out") && Double.parseDouble(value) != cells;
         return counted ? Optional.of(words.text("water-kit.fault.count", value, cells)) : Optional.empty();

@@ -36,7 +36,7 @@ class KitFitting implements SpecialJob {
     }
 
     @Override
-    public Optional<String> against(Run run, Step step, String value, Battery battery, Words words) {
+    public Optional<String> against(Job job, Run run, Step step, String value, Battery battery, Words words) {
         return switch (step.id()) {
             case "injector" -> injector(value, battery, words);
             case "probe" -> probe(value, battery, words);

@@ -47,7 +47,7 @@ class CellWork implements SpecialJob {
     }
 
     @Override
-    public Optional<String> against(Run run, Step step, String value, Battery battery, Words words) {
+    public Optional<String> against(Job job, Run run, Step step, String value, Battery battery, Words words) {
         if (step.id().equals(CELL)) {
             return record.noSuchCell(battery, Double.parseDouble(value), words);
         }

@@ -40,6 +40,7 @@ class ModelSetup {
 
     @GetMapping("/setup/models")
     String list(@RequestParam(defaultValue = "TRAY_24_VOLTS") CommonLayout usual, Model page) {
+        page.addAttribute("picked", usual);
         return show(null, FormView.of(ModelForm.usual(usual)), page);
     }
 

@@ -87,7 +87,7 @@ class PackJobs implements SpecialJob {
     }
 
     @Override
-    public Optional<String> against(Run run, Step step, String value, Battery battery, Words words) {
+    public Optional<String> against(Job job, Run run, Step step, String value, Battery battery, Words words) {
         return string.against(run, step, battery, words);
     }
 

@@ -26,6 +26,8 @@ class CapacityPagesTest extends JobsTest {
     private Battery battery() {
         return batteries.all().stream()
                 .filter(b -> b.type().model().duty() == Duty.MOTIVE)
+                // That the charger fits which it is taken to.
+                .filter(b -> b.type().model().nominalVolts() == 36)
                 .filter(b -> {
                     BatteryState state = states.stateOf(b);
                     return state.stage() == Stage.IN_SERVICE

@@ -387,6 +387,37 @@ class ChangeTest extends JobsTest {
         }
     }
 
+    /** What comes out may be of another model: with other eyes, and heavier. */
+    @Test
+    void bothBatteriesAreLiftedByTheBeam() throws Exception {
+        Battery heavier = own.rested("H" + tag, "T-14");
+        batteries.place(old.id(), null, null);
+        batteries.place(heavier.id(), null, truck.id());
+        batteries.place(old.id(), heavier.slotId(), null);
+        int between = (fresh.type().weightKg() + heavier.type().weightKg()) / 2;
+        assertThat(heavier.type().weightKg()).isGreaterThan(fresh.type().weightKg());
+        long light = changer("Light " + tag);
+        long strong = changer("Strong " + tag);
+        LiftMeasures.All before = measures.all();
+        measured(
+                Map.of(light, new Hoist(LIGHT_HOIST.beam(), between), strong, new Hoist(LIGHT_HOIST.beam(), 3000)),
+                Map.of(fresh.type().id(), 780, heavier.type().id(), 860),
+                Map.of());
+        try {
+            long job = begin(fresh);
+            until(job, "which-changer", "hoist");
+            assertThat(say(tom, job, "done", "which-changer", String.valueOf(light))
+                            .getContentAsString())
+                    .contains(heavier.code() + " weighs");
+            say(tom, job, "done", "which-changer", String.valueOf(strong));
+            until(job, "hooks", "hoist");
+            assertThat(tom.page("/jobs/" + job))
+                    .contains("notch 7 on each side", "notch 8 on each side", heavier.code() + ",");
+        } finally {
+            measures.keep(before);
+        }
+    }
+
     @Test
     void theRollerBedIsDrawnAtTheHeightOfTheTruck() throws Exception {
         changer("Bed " + tag);
