@@ -62,7 +62,9 @@ class LiftSetup {
                                 || all.machines().containsKey(machine.id()))
                         .map(machine -> new Line(machine.id(), machine.code()))
                         .toList(),
-                rooms.plans().stream().flatMap(room -> tiers(room).stream()).toList());
+                rooms.plans().stream()
+                        .flatMap(room -> tiers(room, all).stream())
+                        .toList());
     }
 
     /** Blocks are carried one by one, an aircraft's battery by its handle. */
@@ -70,14 +72,16 @@ class LiftSetup {
         return model.model().duty() == Duty.MOTIVE && !model.model().layout().isPack();
     }
 
-    private static List<TierLine> tiers(RoomPlan room) {
+    private static List<TierLine> tiers(RoomPlan room, LiftMeasures.All all) {
         return room.stands().stream()
-                .filter(stand -> stand.kind() == StandKind.STAND)
                 .flatMap(stand -> stand.slots().stream()
                         .map(Slot::tier)
                         .distinct()
                         .sorted()
-                        .map(tier -> new TierLine(new Tier(stand.id(), tier), stand.name())))
+                        .map(tier -> new Tier(stand.id(), tier))
+                        .filter(tier ->
+                                stand.kind() == StandKind.STAND || all.tiers().containsKey(tier))
+                        .map(tier -> new TierLine(tier, stand.name())))
                 .toList();
     }
 

@@ -44,6 +44,13 @@ class LiftViews {
             return hoist != null && eyes != null && hoist.beam().reaches(eyes);
         }
 
+        /** Whether the beam has a limit and nobody has said what the battery weighs. */
+        public boolean isWeightUnknown() {
+            return hoist != null
+                    && hoist.limitKilograms() != null
+                    && battery.type().weightKg() == 0;
+        }
+
         /** Whether no notch of the beam comes near the eyes. */
         public boolean isBeyond() {
             return hoist != null && eyes != null && !isDrawn();

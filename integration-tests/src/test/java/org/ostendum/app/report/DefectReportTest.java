@@ -95,6 +95,17 @@ class DefectReportTest extends ApplicationTest {
         assertThat(defects.openOf(battery.id(), null)).as("one is enough").hasSize(1);
     }
 
+    /** Who keeps safety walks through the room too. */
+    @Test
+    void theSafetyOfficerReportsWhatHeSees() throws Exception {
+        AsPerson.oskar(mvc)
+                .ask(multipart("/batteries/" + battery.code() + "/defect")
+                        .file(picture("vent.png"))
+                        .param("kind", "BLOCKED_VENT"));
+        assertThat(defects.openOf(battery.id(), null)).hasSize(1);
+        assertThat(AsPerson.oskar(mvc).page("/batteries/" + battery.code())).contains("Report a defect");
+    }
+
     @Test
     void whatIsNoKindOrTooLongIsRefusedWithTheRestKept() throws Exception {
         assertThat(report("SOMETHING", "at the plug", picture("plug.png")).getContentAsString())
