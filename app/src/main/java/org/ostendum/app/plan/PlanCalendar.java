@@ -1,6 +1,11 @@
 package org.ostendum.app.plan;
 
 import java.time.Instant;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.function.Predicate;
@@ -36,19 +41,20 @@ final class PlanCalendar {
         calendar.add(new ProdId("-//Ostendum//Plan//EN"));
         calendar.add(ImmutableVersion.VERSION_2_0);
         calendar.add(ImmutableCalScale.GREGORIAN);
-        plan.jobs().stream()
-                .filter(job -> SHOWN.contains(job.what()))
-                .filter(told)
-                .forEach(job -> calendar.add(event(job, sequence, stamp, words)));
+        uids(plan.jobs()).forEach((job, uid) -> {
+            if (SHOWN.contains(job.what()) && told.test(job)) {
+                calendar.add(event(job, uid, sequence, stamp, words));
+            }
+        });
         return calendar.toString();
     }
 
-    private static VEvent event(PlanJob job, int sequence, Instant stamp, Words words) {
+    private static VEvent event(PlanJob job, String uid, int sequence, Instant stamp, Words words) {
         String place = Objects.requireNonNullElse(job.charger(), Objects.requireNonNullElse(job.machine(), ""));
         VEvent event = new VEvent(job.start(), job.end(), words.text("plan.do." + job.what(), job.battery(), place));
         event.getProperties("DTSTAMP").forEach(event::remove);
         event.add(new DtStamp(stamp));
-        event.add(new Uid(uid(job)));
+        event.add(new Uid(uid));
         event.add(new Sequence(sequence));
         if (!place.isEmpty()) {
             event.add(new Location(place));
@@ -59,11 +65,23 @@ final class PlanCalendar {
         return event;
     }
 
+    /** What a battery is given twice in a day is told apart by its place among that day's. */
+    static Map<PlanJob, String> uids(List<PlanJob> jobs) {
+        Map<PlanJob, String> uids = new LinkedHashMap<>();
+        Map<String, Integer> before = new HashMap<>();
+        jobs.stream().sorted(Comparator.comparing(PlanJob::start)).forEach(job -> {
+            String of = of(job);
+            int place = before.merge(of, 1, Integer::sum);
+            uids.put(job, of + (place == 1 ? "" : "-" + place) + "@ostendum");
+        });
+        return uids;
+    }
+
     /** A change belongs to its shift, anything else to its battery and day: it may move without becoming another. */
-    static String uid(PlanJob job) {
+    private static String of(PlanJob job) {
         String of = job.shift() == null
                 ? job.battery() + "-" + job.start().toString().substring(0, 10)
                 : job.machine() + "-" + job.shift();
-        return job.what().word() + "-" + of + "@ostendum";
+        return job.what().word() + "-" + of;
     }
 }

@@ -6,6 +6,7 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
+import org.jsoup.Jsoup;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -62,14 +63,18 @@ class SafetyPagesTest extends ApplicationTest {
 
     @Test
     void whatIsOverdueIsToldAndCheckedAway() throws Exception {
-        assertThat(oskar.page("/safety")).contains("One thing cannot be relied on", "Extinguisher by the door");
-        oskar.send(
-                "/safety/stations/" + station("Extinguisher by the door").id(),
-                "sound",
-                "true",
-                "remark",
-                "needle in the green");
-        assertThat(oskar.page("/safety")).contains("Everything stands ready", "needle in the green");
+        oskar.send("/safety/stations", "room", "main", "kind", "EXTINGUISHER", "name", "Extinguisher by the stair");
+        long id = station("Extinguisher by the stair").id();
+        assertThat(oskar.page("/safety")).contains("cannot be relied on");
+        assertThat(ofStation(id)).contains("Extinguisher by the stair", "no check on record");
+        oskar.send("/safety/stations/" + id, "sound", "true", "remark", "needle in the green");
+        assertThat(ofStation(id)).contains("needle in the green", "ready").doesNotContain("no check on record");
+    }
+
+    private String ofStation(long id) throws Exception {
+        return Jsoup.parse(oskar.page("/safety"))
+                .selectFirst("li:has(form[action$=/stations/" + id + "])")
+                .text();
     }
 
     /** What is taken out of the kit shuts the gates at once, and what is put in opens them. */
