@@ -3,6 +3,8 @@ package org.ostendum.app.browser;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
+import java.util.Objects;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -37,94 +39,103 @@ class ApplicationKilledTest extends ApplicationTest {
     private CapacityTests tests;
 
     private Application application;
+    private Browser round;
+    private Browser job;
+    private Browser bench;
+    private String jobAt;
+    private CapacityTest test;
+    private int rowsBefore;
 
     @BeforeAll
-    void start() throws Exception {
+    void allAreAtWorkWhenItIsKilledAndStartedAgain() throws Exception {
         application = new Application(databaseUrl);
+        beginRound();
+        beginJob();
+        beginTest();
+        application.kill();
+        round.keys("284");
+        round.awaitText("#said", "Not sent yet: 1");
+        round.await("#away:not([hidden])", CUT_OFF);
+        application.start();
+    }
+
+    private void beginRound() {
+        round = new Browser(application.port(), 1280, 800);
+        round.signIn("tom");
+        round.go("/batteries/T-02/round");
+        round.find("main form button.action").click();
+        round.await("#round");
+        round.keys("281", "282", "283");
+        round.awaitText("#slate", "3 of 18");
+    }
+
+    private void beginJob() {
+        job = new Browser(application.port(), 390, 844);
+        job.signIn("ines");
+        job.go("/batteries/T-08/jobs/inspect-daily");
+        job.find("button.action").click();
+        job.await(".now-step button").click();
+        job.awaitText(".now-step h2", "Look at the case");
+        job.find(".answer").click();
+        job.awaitText(".now-step h2", "Look at every post");
+        jobAt = job.driver().getCurrentUrl();
+    }
+
+    private void beginTest() {
+        test = tests.open().stream().filter(t -> !t.byBank()).findFirst().orElseThrow();
+        bench = new Browser(application.port(), 1280, 800);
+        bench.signIn("tom");
+        bench.go("/capacity/" + test.id());
+        rowsBefore = rows(bench);
+        type(bench, "23.61", "155");
     }
 
     @AfterAll
     void end() {
+        Stream.of(round, job, bench).filter(Objects::nonNull).forEach(Browser::close);
         application.close();
     }
 
     /** What was shown as kept is there, what was typed meanwhile follows. */
     @Test
-    void theRoundGoesOnWhereItWas() throws Exception {
-        try (Browser browser = new Browser(application.port(), 1280, 800)) {
-            browser.signIn("tom");
-            browser.go("/batteries/T-02/round");
-            browser.find("main form button.action").click();
-            browser.await("#round");
-            browser.keys("281", "282", "283");
-            browser.awaitText("#slate", "3 of 18");
-
-            application.kill();
-            browser.keys("284");
-            browser.awaitText("#said", "Not sent yet: 1");
-            browser.await("#away:not([hidden])", CUT_OFF);
-
-            application.start();
-            browser.awaitText("#slate", "4 of 18");
-            browser.await("#away[hidden]", CUT_OFF);
-            browser.go("/batteries/T-02/round");
-            browser.await("#round");
-            assertThat(browser.text("[data-cell='3']")).contains("1.283");
-            assertThat(browser.text("[data-cell='4']")).contains("1.284");
-            assertThat(browser.find("#drawing svg[data-next]").getDomAttribute("data-next"))
-                    .isEqualTo("5");
-        }
+    void theRoundGoesOnWhereItWas() {
+        round.awaitText("#slate", "4 of 18");
+        round.await("#away[hidden]", CUT_OFF);
+        round.go("/batteries/T-02/round");
+        round.await("#round");
+        assertThat(round.text("[data-cell='3']")).contains("1.283");
+        assertThat(round.text("[data-cell='4']")).contains("1.284");
+        assertThat(round.find("#drawing svg[data-next]").getDomAttribute("data-next"))
+                .isEqualTo("5");
     }
 
     /** Every confirmed step is there, and the clock has run on. */
     @Test
-    void theJobGoesOnWhereItWas() throws Exception {
-        try (Browser browser = new Browser(application.port(), 390, 844)) {
-            browser.signIn("ines");
-            browser.go("/batteries/T-08/jobs/inspect-daily");
-            browser.find("button.action").click();
-            browser.await(".now-step button").click();
-            browser.awaitText(".now-step h2", "Look at the case");
-            browser.find(".answer").click();
-            browser.awaitText(".now-step h2", "Look at every post");
-            String address = browser.driver().getCurrentUrl();
-            application.kill();
-            application.start();
-            browser.driver().get(address);
-            browser.awaitText(".now-step h2", "Look at every post");
-            assertThat(browser.text(".way")).contains("Sound and dry", "key off, brake set");
-            for (int i = 0; i < 5; i++) {
-                String was = browser.text(".now-step h2");
-                browser.find(".answer").click();
-                browser.wait(Duration.ofSeconds(15))
-                        .until(d -> !browser.text(".now-step h2").equals(was));
-            }
-            browser.find(".now-step button").click();
-            browser.awaitText(".now-step h2", "written down");
-            long id = batteries.byCode("T-08").orElseThrow().id();
-            assertThat(ledger.ofBattery(id, null, 1).get(0).kind()).isEqualTo(EntryKind.JOB);
+    void theJobGoesOnWhereItWas() {
+        job.driver().get(jobAt);
+        job.awaitText(".now-step h2", "Look at every post");
+        assertThat(job.text(".way")).contains("Sound and dry", "key off, brake set");
+        for (int i = 0; i < 5; i++) {
+            String was = job.text(".now-step h2");
+            job.find(".answer").click();
+            job.wait(Duration.ofSeconds(15))
+                    .until(d -> !job.text(".now-step h2").equals(was));
         }
+        job.find(".now-step button").click();
+        job.awaitText(".now-step h2", "written down");
+        long id = batteries.byCode("T-08").orElseThrow().id();
+        assertThat(ledger.ofBattery(id, null, 1).get(0).kind()).isEqualTo(EntryKind.JOB);
     }
 
     /** What was read in mid-test is there, and the next reading follows it. */
     @Test
-    void theCapacityTestGoesOnWhereItWas() throws Exception {
-        CapacityTest test =
-                tests.open().stream().filter(t -> !t.byBank()).findFirst().orElseThrow();
-        try (Browser browser = new Browser(application.port(), 1280, 800)) {
-            browser.signIn("tom");
-            browser.go("/capacity/" + test.id());
-            int before = rows(browser);
-            type(browser, "23.61", "155");
-            application.kill();
-            application.start();
-            browser.go("/capacity/" + test.id());
-            assertThat(rows(browser)).isEqualTo(before + 1);
-            assertThat(browser.text("#course .meter")).contains("23.61 V");
-            type(browser, "23.57", "158");
-            assertThat(rows(browser)).isEqualTo(before + 2);
-            assertThat(tests.open()).extracting(CapacityTest::id).contains(test.id());
-        }
+    void theCapacityTestGoesOnWhereItWas() {
+        bench.go("/capacity/" + test.id());
+        assertThat(rows(bench)).isEqualTo(rowsBefore + 1);
+        assertThat(bench.text("#course .meter")).contains("23.61 V");
+        type(bench, "23.57", "158");
+        assertThat(rows(bench)).isEqualTo(rowsBefore + 2);
+        assertThat(tests.open()).extracting(CapacityTest::id).contains(test.id());
     }
 
     private static int rows(Browser browser) {

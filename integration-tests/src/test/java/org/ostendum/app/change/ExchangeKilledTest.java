@@ -3,6 +3,8 @@ package org.ostendum.app.change;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Objects;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
@@ -23,8 +25,8 @@ import org.springframework.beans.factory.annotation.Value;
 
 /** The application killed between take and give: the exchange has happened whole, or not at all. */
 class ExchangeKilledTest extends JobsTest {
-    /** Milliseconds after the step was sent: before, amid and after its transaction. */
-    private static final int[] KILLED_AFTER = {6, 25, 60};
+    /** Milliseconds: when it is killed, the first step was sent 60 before, the second 25, the third 6. */
+    private static final int[] UNTIL_THE_NEXT = {35, 19, 6};
 
     @Value("${spring.datasource.url}")
     private String databaseUrl;
@@ -36,7 +38,7 @@ class ExchangeKilledTest extends JobsTest {
     private Machines machines;
 
     /** A change that has come to the step of the exchange. */
-    private record Begun(long job, Battery old, Battery fresh, String truck) {}
+    private record Begun(long job, Battery old, Battery fresh, String truck, String key) {}
 
     private Begun begun() throws Exception {
         String tag = UUID.randomUUID().toString().substring(0, 4);
@@ -53,7 +55,7 @@ class ExchangeKilledTest extends JobsTest {
             say(tom, job, current.mayBeSkipped() ? "skip" : "done", current.id(), right(current));
             current = run(job).current().orElseThrow();
         }
-        return new Begun(job, old, fresh, truck);
+        return new Begun(job, old, fresh, truck, UUID.randomUUID().toString());
     }
 
     private static String right(Step step) {
@@ -67,19 +69,24 @@ class ExchangeKilledTest extends JobsTest {
 
     @Test
     void bothBatteriesAreSomewhereTrueAndNothingIsDoubled() throws Exception {
+        List<Begun> changes = List.of(begun(), begun(), begun());
         try (Application application = new Application(databaseUrl)) {
-            for (int after : KILLED_AFTER) {
-                Begun change = begun();
-                String key = UUID.randomUUID().toString();
-                Visitor visitor = signedIn(application);
-                CompletableFuture<Void> sent = CompletableFuture.runAsync(() -> connect(visitor, change, key));
-                Thread.sleep(after);
-                application.kill();
-                sent.handle((answer, failure) -> answer).join();
+            List<Visitor> changers = List.of(signedIn(application), signedIn(application), signedIn(application));
+            List<CompletableFuture<Void>> sent = new ArrayList<>();
+            for (int i = 0; i < changes.size(); i++) {
+                Visitor changer = changers.get(i);
+                Begun change = changes.get(i);
+                sent.add(CompletableFuture.runAsync(() -> connect(changer, change)));
+                Thread.sleep(UNTIL_THE_NEXT[i]);
+            }
+            application.kill();
+            sent.forEach(s -> s.handle((answer, failure) -> answer).join());
+            for (Begun change : changes) {
                 check(change);
-
-                application.start();
-                connect(signedIn(application), change, key);
+            }
+            application.start();
+            for (Begun change : changes) {
+                connect(signedIn(application), change);
                 assertThat(run(change.job()).settled("connect"))
                         .as("sent again")
                         .isPresent();
@@ -98,9 +105,9 @@ class ExchangeKilledTest extends JobsTest {
         return visitor;
     }
 
-    private static void connect(Visitor visitor, Begun change, String key) {
+    private static void connect(Visitor visitor, Begun change) {
         try {
-            visitor.post("/jobs/" + change.job() + "/done", "key", key, "about", "connect", "value", "");
+            visitor.post("/jobs/" + change.job() + "/done", "key", change.key(), "about", "connect", "value", "");
         } catch (IOException killed) {
             throw new CompletionException(killed);
         } catch (Exception e) {

@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import org.openqa.selenium.By;
 import org.openqa.selenium.JavascriptExecutor;
 import org.openqa.selenium.Keys;
@@ -14,8 +15,6 @@ import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
 import org.openqa.selenium.interactions.Actions;
-import org.openqa.selenium.logging.LogType;
-import org.openqa.selenium.logging.LoggingPreferences;
 import org.openqa.selenium.support.ui.WebDriverWait;
 
 /** Debian's headless Chromium at the application, as a person sits at it. */
@@ -40,11 +39,8 @@ public final class Browser implements AutoCloseable {
 
     private static ChromeOptions options() {
         try {
-            LoggingPreferences logs = new LoggingPreferences();
-            logs.enable(LogType.PERFORMANCE, java.util.logging.Level.ALL);
             ChromeOptions options = new ChromeOptions();
             options.setBinary("/usr/bin/chromium");
-            options.setCapability("goog:loggingPrefs", logs);
             options.addArguments(List.of(
                     "--headless",
                     "--no-sandbox",
@@ -135,13 +131,11 @@ public final class Browser implements AutoCloseable {
                 Map.of("offline", offline, "latency", 0, "downloadThroughput", -1, "uploadThroughput", -1));
     }
 
-    /** Addresses of all requests since last asked. */
+    /** Addresses of all that the page has asked for, itself first. */
     public List<String> requested() {
-        return driver.manage().logs().get(LogType.PERFORMANCE).getAll().stream()
-                .map(entry -> entry.getMessage())
-                .filter(message -> message.contains("Network.requestWillBeSent\""))
-                .map(message -> message.replaceAll("(?s).*\"request\":\\{.*?\"url\":\"([^\"]*)\".*", "$1"))
-                .toList();
+        List<?> told = (List<?>) Objects.requireNonNull(
+                js("return [location.href, ...performance.getEntriesByType('resource').map((e) => e.name)]"));
+        return told.stream().map(String::valueOf).toList();
     }
 
     @Override
