@@ -16,6 +16,7 @@ import org.ostendum.core.event.BatteryEvent.CellBridged;
 import org.ostendum.core.event.BatteryEvent.CellMarked;
 import org.ostendum.core.event.BatteryEvent.KitFitted;
 import org.ostendum.core.event.BatteryEvent.KitTakenOff;
+import org.ostendum.core.wiring.Fitting;
 import org.ostendum.core.wiring.Tap;
 import org.springframework.stereotype.Component;
 
@@ -51,6 +52,7 @@ class DemoRepairs {
     void fill() {
         Battery car = batteries.byCode("G-08").orElseThrow();
         packs.addTap(car.id(), new Tap("Lights", 1, 2), clock.instant().minus(TAPPED_AGO));
+        drawFittings(car);
         fitKits();
         markBlocks("G-08");
         measureCables("G-06");
@@ -63,6 +65,16 @@ class DemoRepairs {
                         new CellBridged(bridged, 4, bridged.plus(BRIDGED_FOR)),
                         people.byLogin("maud").orElseThrow().id(),
                         "New cell is ordered.")));
+    }
+
+    private void drawFittings(Battery car) {
+        for (Fitting fitting : List.of(
+                new Fitting(Fitting.Kind.MAIN_SWITCH, "M-"),
+                new Fitting(Fitting.Kind.SENSE_LEAD, "1+"),
+                new Fitting(Fitting.Kind.SHROUD, "1+"),
+                new Fitting(Fitting.Kind.SHROUD, "6-"))) {
+            packs.addFitting(car.id(), fitting);
+        }
     }
 
     /** On a truck's battery, and off again; on a car's, of which four injectors let too much through. */

@@ -50,7 +50,6 @@ class DemoSurroundings {
     void beforeTheYear(Known known) {
         plan.limitPower(known.persons());
         safety.fill(room(), known.persons());
-        lifting.fill(known.models());
     }
 
     void afterTheYear(Known known) {
@@ -60,6 +59,7 @@ class DemoSurroundings {
         storage.fill();
         capacity.fill();
         aircraft.fill();
+        lifting.fill(known.models());
         jobs.fill();
         safety.refill(room(), known.persons());
         devices.fill();

@@ -11,6 +11,8 @@ import java.util.Optional;
 import org.jooq.DSLContext;
 import org.jooq.Record;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.app.inventory.Sizes;
+import org.ostendum.core.battery.CaseSize;
 import org.ostendum.core.change.Beam;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
@@ -19,9 +21,11 @@ import org.springframework.transaction.annotation.Transactional;
 @Repository
 public class LiftMeasures {
     private final DSLContext sql;
+    private final Sizes sizes;
 
-    LiftMeasures(DSLContext sql) {
+    LiftMeasures(DSLContext sql, Sizes sizes) {
         this.sql = sql;
+        this.sizes = sizes;
     }
 
     /**
@@ -34,11 +38,16 @@ public class LiftMeasures {
     /** A tier of a stand. */
     public record Tier(long stand, int tier) {}
 
-    /** All of them; heights and distances in mm. */
+    /** All of them; heights, distances and sizes in mm; each by the id of what was measured. */
     public record All(
-            Map<Long, Hoist> hoists, Map<Long, Integer> eyes, Map<Long, Integer> machines, Map<Tier, Integer> tiers) {
+            Map<Long, Hoist> hoists,
+            Map<Long, Integer> eyes,
+            Map<Long, Integer> machines,
+            Map<Tier, Integer> tiers,
+            Map<Long, CaseSize> models,
+            Map<Long, CaseSize> bays) {
         int count() {
-            return hoists.size() + eyes.size() + machines.size() + tiers.size();
+            return hoists.size() + eyes.size() + machines.size() + tiers.size() + models.size() + bays.size();
         }
     }
 
@@ -53,7 +62,9 @@ public class LiftMeasures {
                 sql.selectFrom(MODEL_EYES).fetchMap(MODEL_EYES.MODEL_ID, r -> (int) r.getEyesMm()),
                 sql.selectFrom(MACHINE_ROLLERS).fetchMap(MACHINE_ROLLERS.MACHINE_ID, r -> (int) r.getHeightMm()),
                 sql.selectFrom(STAND_ROLLERS)
-                        .fetchMap(r -> new Tier(r.getStandId(), r.getTier()), r -> (int) r.getHeightMm()));
+                        .fetchMap(r -> new Tier(r.getStandId(), r.getTier()), r -> (int) r.getHeightMm()),
+                sizes.ofModels(),
+                sizes.ofBays());
     }
 
     private static Hoist hoist(Record r) {
@@ -111,6 +122,7 @@ public class LiftMeasures {
         sql.deleteFrom(MODEL_EYES).execute();
         sql.deleteFrom(MACHINE_ROLLERS).execute();
         sql.deleteFrom(STAND_ROLLERS).execute();
+        sizes.keep(all.models(), all.bays());
         all.hoists().forEach(this::keepHoist);
         all.eyes().forEach(this::keepEyes);
         all.machines().forEach((machine, height) -> sql.insertInto(MACHINE_ROLLERS)

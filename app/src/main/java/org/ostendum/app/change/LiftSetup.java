@@ -54,12 +54,15 @@ class LiftSetup {
                         .map(station -> new Line(station.id(), station.name()))
                         .toList(),
                 models.all().stream()
-                        .filter(model -> isLiftedWhole(model) || all.eyes().containsKey(model.id()))
+                        .filter(model -> isLiftedWhole(model)
+                                || all.eyes().containsKey(model.id())
+                                || all.models().containsKey(model.id()))
                         .map(model -> new Line(model.id(), model.code()))
                         .toList(),
                 machines.all().stream()
                         .filter(machine -> machine.kind() == MachineKind.FORKLIFT
-                                || all.machines().containsKey(machine.id()))
+                                || all.machines().containsKey(machine.id())
+                                || all.bays().containsKey(machine.id()))
                         .map(machine -> new Line(machine.id(), machine.code()))
                         .toList(),
                 rooms.plans().stream()

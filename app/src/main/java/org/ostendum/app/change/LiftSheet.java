@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.app.change.LiftMeasures.Hoist;
 import org.ostendum.app.change.LiftMeasures.Tier;
 import org.ostendum.app.form.TypedForm;
+import org.ostendum.core.battery.CaseSize;
 import org.ostendum.core.change.Beam;
 
 /** The sheet of all measures of a site: which fields it has, what stands in them, and what was typed into them. */
@@ -23,6 +24,8 @@ final class LiftSheet {
     static final String EYES = "eyes-";
     static final String MACHINE = "machine-";
     static final String STAND = "stand-";
+    static final String SIZE = "size-";
+    static final String BAY = "bay-";
 
     static final int EYES_LEAST = 150;
     static final int EYES_MOST = 2500;
@@ -79,6 +82,8 @@ final class LiftSheet {
         });
         all.eyes().forEach((id, mm) -> fields.put(EYES + id, String.valueOf(mm)));
         all.machines().forEach((id, mm) -> fields.put(MACHINE + id, String.valueOf(mm)));
+        all.models().forEach((id, size) -> fields.put(SIZE + id, size.text()));
+        all.bays().forEach((id, size) -> fields.put(BAY + id, size.text()));
         all.tiers().forEach((tier, mm) -> fields.put(new TierLine(tier, "").field(), String.valueOf(mm)));
         return fields;
     }
@@ -107,7 +112,9 @@ final class LiftSheet {
                 beams(form),
                 wholes(form, models, EYES, EYES_LEAST, EYES_MOST),
                 wholes(form, machines, MACHINE, LOWEST, HIGHEST),
-                heights);
+                heights,
+                sizes(form, models, SIZE),
+                sizes(form, machines, BAY));
     }
 
     private Map<Long, Hoist> beams(TypedForm form) {
@@ -136,6 +143,19 @@ final class LiftSheet {
         Map<Long, Integer> typed = new HashMap<>();
         for (Line line : lines) {
             whole(form, field + line.id(), least, most).ifPresent(mm -> typed.put(line.id(), mm));
+        }
+        return typed;
+    }
+
+    private static Map<Long, CaseSize> sizes(TypedForm form, List<Line> lines, String field) {
+        Map<Long, CaseSize> typed = new HashMap<>();
+        for (Line line : lines) {
+            String text = form.get(field + line.id());
+            Optional<CaseSize> size = CaseSize.parse(text);
+            size.ifPresent(known -> typed.put(line.id(), known));
+            if (size.isEmpty() && !text.isEmpty()) {
+                form.fault(field + line.id(), "lift.fault.size", text, CaseSize.LEAST, CaseSize.MOST);
+            }
         }
         return typed;
     }

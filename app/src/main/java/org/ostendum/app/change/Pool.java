@@ -6,9 +6,11 @@ import java.util.Objects;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Machine;
+import org.ostendum.app.inventory.Sizes;
 import org.ostendum.app.job.Situations;
 import org.ostendum.app.ledger.RecentCycles;
 import org.ostendum.app.state.BatteryStates;
+import org.ostendum.core.battery.CaseSize;
 import org.ostendum.core.change.Choosing;
 import org.ostendum.core.change.Choosing.Pooled;
 import org.ostendum.core.change.Choosing.Ranked;
@@ -25,8 +27,15 @@ class Pool {
     private final BatteryStates batteryStates;
     private final RecentCycles recentCycles;
     private final Situations situations;
+    private final Sizes sizes;
 
-    Pool(Batteries batteries, BatteryStates batteryStates, RecentCycles recentCycles, Situations situations) {
+    Pool(
+            Batteries batteries,
+            BatteryStates batteryStates,
+            RecentCycles recentCycles,
+            Situations situations,
+            Sizes sizes) {
+        this.sizes = sizes;
         this.batteries = batteries;
         this.batteryStates = batteryStates;
         this.recentCycles = recentCycles;
@@ -41,12 +50,16 @@ class Pool {
         Map<Long, BatteryState> states = batteryStates.statesOf(pool);
         Map<Long, Integer> cycles =
                 recentCycles.of(pool.stream().map(Battery::id).toList());
+        Map<Long, CaseSize> measured = sizes.ofModels();
         Situation situation = situations.of(Training.CHANGING, null, machine, person);
         return Choosing.rank(
                 situation,
                 pool.stream()
                         .map(b -> new Pooled(
-                                Situations.subject(b, Objects.requireNonNull(states.get(b.id()))),
+                                Situations.subject(
+                                        b,
+                                        Objects.requireNonNull(states.get(b.id())),
+                                        measured.get(b.type().id())),
                                 b.machineCode(),
                                 cycles.getOrDefault(b.id(), 0)))
                         .toList());

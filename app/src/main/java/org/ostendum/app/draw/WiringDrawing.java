@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.wiring.Cable;
+import org.ostendum.core.wiring.Fitting;
 import org.ostendum.core.wiring.Pack;
 import org.ostendum.core.wiring.Post;
 import org.ostendum.core.wiring.Potentials;
@@ -15,13 +16,22 @@ import org.ostendum.core.wiring.Wiring;
  * hangs together with it.
  *
  * @param ground the pack's drawing
+ * @param inCables switches and fuses
+ * @param shrouds outline of all that are on their posts; empty for none
  */
 public record WiringDrawing(
-        BatteryDrawing ground, List<BlockBox> blocks, List<CableLine> cables, List<PostMark> posts) {
+        BatteryDrawing ground,
+        List<BlockBox> blocks,
+        List<CableLine> cables,
+        List<PostMark> posts,
+        List<InCable> inCables,
+        String shrouds) {
     private static final double WIDTH = 840;
     private static final double HEIGHT = 430;
     private static final double TAP_LENGTH = 30;
     private static final double ABOVE_POST = 13;
+    private static final double SWITCH_BELOW = 26;
+    private static final double SHROUD = 13;
 
     /** A block with the number it has along the path. */
     public record BlockBox(int number, Box box, boolean out) {}
@@ -34,6 +44,14 @@ public record WiringDrawing(
      * @param label where its number stands
      */
     public record CableLine(String number, String look, String kind, String points, Point label) {}
+
+    /**
+     * A switch or a fuse.
+     *
+     * @param isSwitch whether it is the main switch
+     * @param off whether it is off, or the fuse's cable
+     */
+    public record InCable(Point at, boolean isSwitch, boolean off) {}
 
     /**
      * A post.
@@ -53,7 +71,37 @@ public record WiringDrawing(
         List<CableLine> cables = pack.cables().stream()
                 .map(cable -> line(cable, ground, look(cable, wiring, now)))
                 .toList();
-        return new WiringDrawing(ground, blocks, cables, posts(wiring, ground));
+        return new WiringDrawing(
+                ground, blocks, cables, posts(wiring, ground), inCables(wiring, cables), shrouds(wiring, ground));
+    }
+
+    /** Beside the number of the cable that each sits in. */
+    private static List<InCable> inCables(Wiring wiring, List<CableLine> cables) {
+        List<InCable> marks = new ArrayList<>();
+        for (Fitting fitting : wiring.pack().fittings()) {
+            for (CableLine cable : cables) {
+                if (fitting.kind().isInCable() && fitting.at().equals(cable.number())) {
+                    boolean isSwitch = fitting.kind() == Fitting.Kind.MAIN_SWITCH;
+                    boolean off =
+                            isSwitch ? wiring.isSwitchedOff() : cable.look().equals("off");
+                    marks.add(
+                            new InCable(cable.label().plus(0, isSwitch ? SWITCH_BELOW : -SWITCH_BELOW), isSwitch, off));
+                }
+            }
+        }
+        return marks;
+    }
+
+    private static String shrouds(Wiring wiring, BatteryDrawing ground) {
+        List<Point> covered = new ArrayList<>();
+        for (int block = 1; block <= wiring.pack().blocks(); block++) {
+            for (Post post : List.of(new Post(block, true), new Post(block, false))) {
+                if (!wiring.isBare(post)) {
+                    covered.add(at(ground, post));
+                }
+            }
+        }
+        return Strokes.circles(covered, SHROUD);
     }
 
     private static String look(Cable cable, Wiring wiring, @Nullable String now) {
@@ -71,9 +119,9 @@ public record WiringDrawing(
             String points = plus ? ground.plusCable() : ground.minusCable();
             return new CableLine(cable.number(), look, plus ? "plus" : "minus", points, end.plus(plus ? -24 : 24, 18));
         }
-        if (cable.isTap()) {
+        if (cable.isLead()) {
             Point from = at(ground, cable.from());
-            Point to = from.plus(0, TAP_LENGTH);
+            Point to = from.plus(cable.kind() == Cable.Kind.SENSE ? TAP_LENGTH : 0, TAP_LENGTH);
             return new CableLine(cable.number(), look, kind, Strokes.polyline(List.of(from, to)), to.plus(0, 16));
         }
         List<Point> strap = ground.straps().get(cable.from().place() - 1);

@@ -1,6 +1,7 @@
 package org.ostendum.app.inventory;
 
 import static org.ostendum.app.db.jooq.Tables.PACK_CABLE;
+import static org.ostendum.app.db.jooq.Tables.PACK_FITTING;
 import static org.ostendum.app.db.jooq.Tables.PACK_LAYOUT;
 import static org.ostendum.app.db.jooq.Tables.TAP;
 
@@ -12,10 +13,12 @@ import java.util.Optional;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.CellLayout;
+import org.ostendum.core.wiring.Fitting;
 import org.ostendum.core.wiring.Pack;
 import org.ostendum.core.wiring.Tap;
 import org.ostendum.core.wiring.WorkOrder;
 import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
 
 /** Packs of blocks as they are wired: by the layout of their model, with the taps of the one battery. */
 @Repository
@@ -30,7 +33,7 @@ public class Packs {
     public Optional<Pack> of(Battery battery) {
         CellLayout layout = battery.layout();
         return layout.isPack() && layout.cases().size() <= WorkOrder.MOST_BLOCKS
-                ? Optional.of(Pack.of(layout, taps(battery.id())))
+                ? Optional.of(Pack.of(layout, taps(battery.id()), fittings(battery.id())))
                 : Optional.empty();
     }
 
@@ -47,6 +50,38 @@ public class Packs {
                 .set(PACK_LAYOUT.LAYOUT, layout.text())
                 .onDuplicateKeyUpdate()
                 .set(PACK_LAYOUT.LAYOUT, layout.text())
+                .execute();
+    }
+
+    private List<Fitting> fittings(long batteryId) {
+        return sql.selectFrom(PACK_FITTING)
+                .where(PACK_FITTING.BATTERY_ID.eq(batteryId))
+                .orderBy(PACK_FITTING.KIND, PACK_FITTING.AT_PLACE)
+                .fetch(r -> new Fitting(Fitting.Kind.valueOf(r.getKind()), r.getAtPlace()));
+    }
+
+    /** Draws a fitting; a main switch there is one of. */
+    @Transactional
+    public void addFitting(long batteryId, Fitting fitting) {
+        if (fitting.kind() == Fitting.Kind.MAIN_SWITCH) {
+            sql.deleteFrom(PACK_FITTING)
+                    .where(PACK_FITTING.BATTERY_ID.eq(batteryId))
+                    .and(PACK_FITTING.KIND.eq(fitting.kind().name()))
+                    .execute();
+        }
+        sql.insertInto(PACK_FITTING)
+                .set(PACK_FITTING.BATTERY_ID, batteryId)
+                .set(PACK_FITTING.KIND, fitting.kind().name())
+                .set(PACK_FITTING.AT_PLACE, fitting.at())
+                .onDuplicateKeyIgnore()
+                .execute();
+    }
+
+    public void removeFitting(long batteryId, Fitting fitting) {
+        sql.deleteFrom(PACK_FITTING)
+                .where(PACK_FITTING.BATTERY_ID.eq(batteryId))
+                .and(PACK_FITTING.KIND.eq(fitting.kind().name()))
+                .and(PACK_FITTING.AT_PLACE.eq(fitting.at()))
                 .execute();
     }
 

@@ -8,10 +8,12 @@ import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Machine;
 import org.ostendum.app.inventory.Rooms;
+import org.ostendum.app.inventory.Sizes;
 import org.ostendum.app.people.Trainings;
 import org.ostendum.app.procedure.ProcedureFile;
 import org.ostendum.app.safety.Stations;
 import org.ostendum.app.state.BatteryStates;
+import org.ostendum.core.battery.CaseSize;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.procedure.GateOutcome;
 import org.ostendum.core.procedure.Gates;
@@ -33,6 +35,7 @@ public class Situations {
     private final Stations stations;
     private final Trainings trainings;
     private final Rooms rooms;
+    private final Sizes sizes;
     private final DeviceStatuses statuses;
     private final ZoneId zone;
 
@@ -42,6 +45,7 @@ public class Situations {
             Stations stations,
             Trainings trainings,
             Rooms rooms,
+            Sizes sizes,
             DeviceStatuses statuses,
             ZoneId zone) {
         this.batteryStates = batteryStates;
@@ -49,6 +53,7 @@ public class Situations {
         this.stations = stations;
         this.trainings = trainings;
         this.rooms = rooms;
+        this.sizes = sizes;
         this.statuses = statuses;
         this.zone = zone;
     }
@@ -103,12 +108,16 @@ public class Situations {
     }
 
     private Subject subject(Battery battery) {
-        return subject(battery, batteryStates.stateOf(battery));
+        return subject(
+                battery,
+                batteryStates.stateOf(battery),
+                sizes.ofModels().get(battery.type().id()));
     }
 
-    public static Subject subject(Battery battery, BatteryState state) {
+    /** @param size of its model; null where nobody has measured */
+    public static Subject subject(Battery battery, BatteryState state, @Nullable CaseSize size) {
         return new Subject(
-                battery.code(), state, battery.type().weightKg(), battery.type().connector());
+                battery.code(), state, battery.type().weightKg(), battery.type().connector(), size);
     }
 
     private Target target(Machine machine) {
@@ -121,6 +130,7 @@ public class Situations {
                 machine.volts(),
                 machine.connector(),
                 plate,
-                batteries.inMachine(machine.id()).map(Battery::code).orElse(null));
+                batteries.inMachine(machine.id()).map(Battery::code).orElse(null),
+                sizes.ofBays().get(machine.id()));
     }
 }

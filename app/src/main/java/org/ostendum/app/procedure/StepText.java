@@ -99,7 +99,7 @@ public record StepText(
     }
 
     /** The same step with other words beside it. */
-    StepText because(String reason) {
+    public StepText because(String reason) {
         return with(reason, measure);
     }
 

@@ -185,6 +185,8 @@ public final class Access {
             route(POST, "/batteries/*/pack/as-model", WORKERS),
             route(POST, "/batteries/*/pack/cable", WORKERS),
             route(POST, "/batteries/*/pack/tap-off", WORKERS),
+            route(POST, "/batteries/*/pack/fitting", WORKERS),
+            route(POST, "/batteries/*/pack/fitting-off", WORKERS),
             route(GET, "/batteries/*/volts", EVERYBODY),
             route(POST, "/batteries/*/volts", WORKERS),
             route(GET, "/date-code", EVERYBODY),

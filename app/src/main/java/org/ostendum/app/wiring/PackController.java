@@ -14,6 +14,7 @@ import org.ostendum.app.photo.Photos;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.quantity.AmpHours;
+import org.ostendum.core.wiring.Fitting;
 import org.ostendum.core.wiring.Pack;
 import org.ostendum.core.wiring.School;
 import org.ostendum.core.wiring.Tap;
@@ -99,6 +100,8 @@ class PackController {
         page.addAttribute("place", "fleet");
         page.addAttribute("battery", battery);
         page.addAttribute("pack", pack);
+        page.addAttribute("fittings", pack.fittings());
+        page.addAttribute("possible", Fitting.possible(pack));
         page.addAttribute("own", battery.hasOwnLayout());
         page.addAttribute("notes", packs.cableNotes(battery.id()));
         page.addAttribute("pictures", photos.ofJobs(battery.id(), PackSteps.PROCEDURES));

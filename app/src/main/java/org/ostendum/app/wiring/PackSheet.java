@@ -1,6 +1,7 @@
 package org.ostendum.app.wiring;
 
 import java.io.IOException;
+import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.draw.Box;
@@ -11,6 +12,7 @@ import org.ostendum.app.draw.WiringDrawing.CableLine;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Packs.CableNote;
 import org.ostendum.app.page.Paper;
+import org.ostendum.app.procedure.StepText;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.wiring.Pack;
 import org.ostendum.core.wiring.Wiring;
@@ -43,10 +45,16 @@ final class PackSheet {
             paper.drawing(drawing.ground().width(), drawing.ground().height(), sketch -> draw(drawing, sketch));
             paper.text(words.text("pack.sheet.note"));
             paper.heading(words.text(together ? "pack.steps.on" : "pack.steps.off", words.name(order.school())));
+            if (!together) {
+                tick(paper, FittingSteps.off(pack));
+            }
             int number = 0;
             for (WorkOrder.Step step : order.steps()) {
                 number++;
-                paper.toTick(line(number, step, notes.get(step.cable().number()), words));
+                paper.toTick(line(number, step, notes.get(step.cable().number()), together, words));
+            }
+            if (together) {
+                tick(paper, FittingSteps.on(pack));
             }
             paper.text(words.text("pack.sheet.bag", order.steps().size()));
             paper.heading(words.text("pack.sheet.care"));
@@ -56,7 +64,14 @@ final class PackSheet {
         }
     }
 
-    private static String line(int number, WorkOrder.Step step, @Nullable CableNote note, Words words) {
+    private static void tick(Paper paper, List<StepText> steps) throws IOException {
+        for (StepText step : steps) {
+            paper.toTick(step.text());
+        }
+    }
+
+    private static String line(
+            int number, WorkOrder.Step step, @Nullable CableNote note, boolean together, Words words) {
         String line = words.text(
                 "pack.sheet.step",
                 number,
@@ -64,7 +79,8 @@ final class PackSheet {
                 PackSteps.where(step.cable()),
                 words.volts(step.before().voltage()),
                 words.volts(step.after().voltage()));
-        return note == null ? line : line + " " + known(note);
+        String shrouds = together ? FittingSteps.covered(step) : FittingSteps.lifted(step);
+        return note == null ? line + shrouds : line + " " + known(note) + shrouds;
     }
 
     private static String known(CableNote note) {

@@ -45,8 +45,12 @@ public final class PackSteps {
     /** @return the procedure with a step for each cable; the same for one of another kind */
     static ProcedureFile with(String procedure, ProcedureFile file, Pack pack, School school, AmpHours capacity) {
         return switch (procedure) {
-            case APART -> file.withAfter("tools", apart(WorkOrder.apart(pack, school, capacity)));
-            case TOGETHER -> file.withAfter("posts", together(WorkOrder.together(pack, school, capacity)));
+            case APART ->
+                file.withAfter("tools", apart(WorkOrder.apart(pack, school, capacity)))
+                        .withAfter("tools", FittingSteps.off(pack));
+            case TOGETHER ->
+                file.withAfter("posts", together(WorkOrder.together(pack, school, capacity)))
+                        .withAfter("hold-down", FittingSteps.on(pack));
             default -> file;
         };
     }
@@ -55,7 +59,8 @@ public final class PackSteps {
         return order.steps().stream()
                 .map(step -> StepText.chosen(
                         CABLE + step.cable().number(),
-                        "Cable " + step.cable().number() + " off: " + where(step.cable()) + ". Into the bag.",
+                        "Cable " + step.cable().number() + " off: " + where(step.cable()) + ". Into the bag."
+                                + FittingSteps.lifted(step),
                         reach(step),
                         STATES))
                 .toList();
@@ -77,7 +82,7 @@ public final class PackSteps {
             }
             steps.add(StepText.chosen(
                     CABLE + step.cable().number(),
-                    "Cable " + step.cable().number() + " on: " + where(step.cable()) + ".",
+                    "Cable " + step.cable().number() + " on: " + where(step.cable()) + "." + FittingSteps.covered(step),
                     reach(step),
                     List.of(
                             new ProcedureFile.AnswerText("on", joins(step.cable()), null, null, null),
@@ -118,7 +123,7 @@ public final class PackSteps {
         return to == null ? from + " to its lead" : from + " to " + where(to);
     }
 
-    private static String where(Post post) {
+    static String where(Post post) {
         String sign = post.positive() ? " +" : " −";
         return (post.isPlug() ? "the plug" : "block " + post.place()) + sign;
     }
@@ -127,12 +132,15 @@ public final class PackSteps {
     static Wiring wiring(Run run, Pack pack) {
         boolean putsOn = run.procedure().id().equals(TOGETHER);
         Wiring now = putsOn ? Wiring.bare(pack) : Wiring.whole(pack);
+        if (run.settled(FittingSteps.MAIN_SWITCH).isPresent() != putsOn) {
+            now = now.switchedOff();
+        }
         for (Cable cable : pack.cables()) {
             if (run.settled(CABLE + cable.number()).isPresent()) {
                 now = putsOn ? now.with(cable) : now.without(cable.number());
             }
         }
-        return now;
+        return now.workedOn(run.current().map(step -> cable(step.id())).orElse(null));
     }
 
     /** @return what was said of a cable: how it came off, or that a new one went on; empty where nothing is to be told */

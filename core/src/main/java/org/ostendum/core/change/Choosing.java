@@ -25,6 +25,7 @@ public final class Choosing {
     private static final List<GateKey> ASKED = List.of(
             GateKey.RIGHT_VOLTAGE,
             GateKey.RIGHT_WEIGHT,
+            GateKey.RIGHT_SIZE,
             GateKey.COMMISSIONED,
             GateKey.NOT_HELD,
             GateKey.NOT_IN_HAND,

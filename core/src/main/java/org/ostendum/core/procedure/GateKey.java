@@ -46,6 +46,8 @@ public enum GateKey {
     ALL_CELLS("cell.jumper", true),
     RIGHT_VOLTAGE("change.choose", false),
     RIGHT_WEIGHT("change.choose", true),
+    /** It goes into the bay, and does not slide about in it. */
+    RIGHT_SIZE("change.choose", true),
     MACHINE_FREE("change.choose", false),
     /** What must never be joined. */
     CHARGER_FITS("charge.match", false),
@@ -71,7 +73,7 @@ public enum GateKey {
 
     /** @return whether it is asked of the machine that a battery goes into */
     public boolean isOfMachine() {
-        return this == RIGHT_VOLTAGE || this == RIGHT_WEIGHT || this == MACHINE_FREE;
+        return this == RIGHT_VOLTAGE || this == RIGHT_WEIGHT || this == RIGHT_SIZE || this == MACHINE_FREE;
     }
 
     /** @return whether a lead may go through it with a reason; some never open by argument */

@@ -16,6 +16,7 @@ public final class Gates {
         ALL.put(GateKey.CHARGER_SUITS, ChargerGates::suits);
         ALL.put(GateKey.RIGHT_VOLTAGE, MachineGates::rightVoltage);
         ALL.put(GateKey.RIGHT_WEIGHT, MachineGates::rightWeight);
+        ALL.put(GateKey.RIGHT_SIZE, MachineGates::rightSize);
         ALL.put(GateKey.MACHINE_FREE, MachineGates::machineFree);
         battery(GateKey.NOT_RETIRED, BatteryGates::notRetired);
         battery(GateKey.UNDAMAGED, BatteryGates::undamaged);

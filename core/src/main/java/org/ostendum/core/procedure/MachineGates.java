@@ -1,5 +1,6 @@
 package org.ostendum.core.procedure;
 
+import org.ostendum.core.battery.CaseSize;
 import org.ostendum.core.judge.Evidence;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.procedure.Situation.Subject;
@@ -7,6 +8,9 @@ import org.ostendum.core.procedure.Situation.Target;
 
 /** Gates on the machine a battery is to go into. */
 final class MachineGates {
+    /** Half an inch to every side is the usual allowance before it has to be blocked. Rule of thumb. */
+    private static final int PLAY_MM = 26;
+
     private MachineGates() {}
 
     /** A battery of another voltage or connector never goes in, whatever is argued. */
@@ -72,6 +76,32 @@ final class MachineGates {
                 Message.of("gate.RIGHT_WEIGHT.remedy"),
                 null,
                 new Evidence("weightKg", battery.weightKg()));
+    }
+
+    /** A heavy battery that slides breaks its cables, and throws the truck about in a bend. What nobody has measured is looked at. */
+    static GateOutcome rightSize(Situation situation) {
+        Subject battery = situation.battery();
+        Target into = situation.into();
+        if (battery == null || into == null || battery.size() == null || into.bay() == null) {
+            return GateOutcome.OPEN;
+        }
+        CaseSize size = battery.size();
+        CaseSize bay = into.bay();
+        if (size.fits(bay) && size.play(bay) <= PLAY_MM) {
+            return GateOutcome.OPEN;
+        }
+        String how = size.fits(bay) ? "loose" : "shut";
+        return GateOutcome.shut(
+                Message.of(
+                        "gate.RIGHT_SIZE." + how,
+                        battery.code(),
+                        size.text(),
+                        into.machine(),
+                        bay.text(),
+                        size.play(bay)),
+                Message.of("gate.RIGHT_SIZE.remedy." + how),
+                null,
+                new Evidence("size", size.text()));
     }
 
     /** One machine holds one battery. */

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.battery.CaseSize;
 import org.ostendum.core.charger.Mismatch;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.safety.StationState;
@@ -40,8 +41,14 @@ public record Situation(
      * The battery that a job is done to.
      *
      * @param weightKg with electrolyte; 0 where nobody has said
+     * @param size null where nobody has measured
      */
-    public record Subject(String code, BatteryState state, int weightKg, String connector) {}
+    public record Subject(String code, BatteryState state, int weightKg, String connector, @Nullable CaseSize size) {
+        /** One that nobody has measured. */
+        public Subject(String code, BatteryState state, int weightKg, String connector) {
+            this(code, state, weightKg, connector, null);
+        }
+    }
 
     /**
      * A machine that a battery is to go into.
@@ -50,13 +57,25 @@ public record Situation(
      * @param connector shape and colour in the words of the site; empty where nobody has said
      * @param plate what it may carry; null where its plate says nothing
      * @param holds code of the battery in it; null for none
+     * @param bay room that it has for a battery; null where nobody has measured
      */
     public record Target(
             String machine,
             @Nullable Integer volts,
             String connector,
             @Nullable WeightPlate plate,
-            @Nullable String holds) {}
+            @Nullable String holds,
+            @Nullable CaseSize bay) {
+        /** One whose bay nobody has measured. */
+        public Target(
+                String machine,
+                @Nullable Integer volts,
+                String connector,
+                @Nullable WeightPlate plate,
+                @Nullable String holds) {
+            this(machine, volts, connector, plate, holds, null);
+        }
+    }
 
     /** What a machine's plate allows a battery to weigh, kg, both ends included. */
     public record WeightPlate(int fromKg, int toKg) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * The best order of taking a pack apart, by going through all of them. What is compared is the time spent at the highest reachable
@@ -12,11 +13,17 @@ import java.util.List;
  */
 final class LeastOrder {
     private static final int[] NONE = {};
+    private static final int ALWAYS = -1;
+    private static final int NOWHERE = -1;
 
     private final List<Cable> cables;
     private final Pack pack;
     private final int levels;
-    private final int[] levelOf;
+    /** By post of the path: cables of which one is off or worked on when it is bare; all of them where nothing covers it. */
+    private final int[] baredBy;
+    /** By gap of the path, the plug's at either end: the cable that bridges it. */
+    private final int[] bridgedBy;
+
     private final int[][] best;
     private final int[] last;
 
@@ -24,10 +31,29 @@ final class LeastOrder {
         this.pack = pack;
         this.cables = pack.cables();
         this.levels = pack.blocks() + 1;
+        this.baredBy = new int[2 * pack.blocks()];
+        this.bridgedBy = new int[pack.blocks() + 1];
         int sets = 1 << cables.size();
-        this.levelOf = new int[sets];
         this.best = new int[sets][];
         this.last = new int[sets];
+        layOut();
+    }
+
+    private void layOut() {
+        for (int at = 0; at < baredBy.length; at++) {
+            Post post = new Post(at / 2 + 1, at % 2 == 0);
+            for (int i = 0; i < cables.size(); i++) {
+                baredBy[at] |= !pack.isShrouded(post) ? ALWAYS : cables.get(i).isAt(post) ? 1 << i : 0;
+            }
+        }
+        Optional<Cable> switched = pack.switched();
+        for (int i = 0; i < cables.size(); i++) {
+            Cable cable = cables.get(i);
+            boolean parted = switched.isPresent() && switched.get().equals(cable);
+            if (!cable.isLead() && !parted) {
+                bridgedBy[cable.from().isPlug() ? 0 : cable.from().place()] = 1 << i;
+            }
+        }
     }
 
     static List<Cable> of(Pack pack) {
@@ -40,7 +66,6 @@ final class LeastOrder {
     private void run() {
         best[0] = new int[levels];
         for (int off = 0; off < best.length; off++) {
-            levelOf[off] = level(off);
             for (int i = 0; i < cables.size(); i++) {
                 if ((off & (1 << i)) == 0) {
                     offer(off | (1 << i), i, spent(off, i));
@@ -59,7 +84,8 @@ final class LeastOrder {
 
     private int[] spent(int off, int cable) {
         int[] spent = Arrays.copyOf(best[off], levels);
-        spent[levelOf[off]] += (int) WorkOrder.takes(cables.get(cable)).toMinutes();
+        spent[level(off, off | (1 << cable))] +=
+                (int) WorkOrder.takes(cables.get(cable)).toMinutes();
         return spent;
     }
 
@@ -72,17 +98,34 @@ final class LeastOrder {
         return 0;
     }
 
-    /** @return the longest run of blocks that still hang together */
-    private int level(int off) {
-        int longest = 1;
-        int run = 1;
-        for (int i = 0; i < cables.size(); i++) {
-            if (cables.get(i).kind() == Cable.Kind.LINK) {
-                run = (off & (1 << i)) == 0 ? run + 1 : 1;
-                longest = Math.max(longest, run);
+    /**
+     * The potential falls by one with each block along the path, so that in a piece the first bare post and the last are farthest apart.
+     *
+     * @param off cables that are off
+     * @param open those and the one that is worked on
+     * @return by how many blocks' volts the farthest bare posts of a piece differ
+     */
+    private int level(int off, int open) {
+        int most = 0;
+        // Of the plug's contact, which nothing covers.
+        int first = joined(0, off) ? 0 : NOWHERE;
+        for (int at = 0; at < baredBy.length; at++) {
+            int block = at / 2;
+            if (at % 2 == 0 && at > 0 && !joined(block, off)) {
+                first = NOWHERE;
+            }
+            if (baredBy[at] == ALWAYS || (baredBy[at] & open) != 0) {
+                int potential = block + at % 2;
+                first = first == NOWHERE ? potential : first;
+                most = Math.max(most, potential - first);
             }
         }
-        return Math.min(longest, pack.blocks());
+        boolean plugIsLive = joined(pack.blocks(), off) && first != NOWHERE;
+        return plugIsLive ? Math.max(most, pack.blocks() - first) : most;
+    }
+
+    private boolean joined(int gap, int off) {
+        return bridgedBy[gap] != 0 && (off & bridgedBy[gap]) == 0;
     }
 
     private List<Cable> order() {

@@ -10,16 +10,23 @@ import org.ostendum.core.battery.CellLayout;
  *
  * @param layout whose blocks the current passes in their order
  * @param taps none for most
- * @param cables main leads, links and tap leads
+ * @param fittings switches, fuses, sense leads and shrouds
+ * @param cables main leads, links, leads of taps and sense leads
  */
-public record Pack(CellLayout layout, List<Tap> taps, List<Cable> cables) {
+public record Pack(CellLayout layout, List<Tap> taps, List<Fitting> fittings, List<Cable> cables) {
     public Pack {
         taps = List.copyOf(taps);
+        fittings = List.copyOf(fittings);
         cables = List.copyOf(cables);
     }
 
     /** The pack of a layout, its cables numbered from the positive end. */
     public static Pack of(CellLayout layout, List<Tap> taps) {
+        return of(layout, taps, List.of());
+    }
+
+    /** The same with what else sits on it. */
+    public static Pack of(CellLayout layout, List<Tap> taps, List<Fitting> fittings) {
         int blocks = layout.cases().size();
         List<Cable> cables = new ArrayList<>();
         cables.add(new Cable("M+", Cable.Kind.MAIN, Post.PLUG_PLUS, new Post(1, true)));
@@ -36,7 +43,26 @@ public record Pack(CellLayout layout, List<Tap> taps, List<Cable> cables) {
             cables.add(new Cable("T" + (i + 1) + "+", Cable.Kind.TAP, new Post(tap.first(), true), null));
             cables.add(new Cable("T" + (i + 1) + "-", Cable.Kind.TAP, new Post(tap.last(), false), null));
         }
-        return new Pack(layout, taps, cables);
+        int senses = 0;
+        for (Fitting fitting : fittings) {
+            if (fitting.kind() == Fitting.Kind.SENSE_LEAD) {
+                senses++;
+                cables.add(new Cable("S" + senses, Cable.Kind.SENSE, Post.parse(fitting.at()), null));
+            }
+        }
+        return new Pack(layout, taps, fittings, cables);
+    }
+
+    /** @return the cable that the main switch sits in */
+    public Optional<Cable> switched() {
+        return fittings.stream()
+                .filter(fitting -> fitting.kind() == Fitting.Kind.MAIN_SWITCH)
+                .findFirst()
+                .flatMap(fitting -> cable(fitting.at()));
+    }
+
+    public boolean isShrouded(Post post) {
+        return fittings.stream().anyMatch(fitting -> fitting.is(Fitting.Kind.SHROUD, post.text()));
     }
 
     public int blocks() {

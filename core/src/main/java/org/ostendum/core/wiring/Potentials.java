@@ -95,7 +95,7 @@ public final class Potentials {
             }
         }
         for (Map.Entry<String, Wiring.Ends> cable : wiring.on().entrySet()) {
-            if (cable.getValue().to() != null) {
+            if (cable.getValue().to() != null && wiring.conducts(cable.getKey())) {
                 join(
                         edges,
                         index(cable.getValue().from()),
@@ -175,7 +175,10 @@ public final class Potentials {
         return volts[ends[0]] - volts[ends[1]];
     }
 
-    /** @param capacity of one block */
+    /**
+     * @param capacity of one block
+     * @return the highest voltage between bare posts; between one post and itself where none can be bridged
+     */
     public Reach reach(AmpHours capacity) {
         int[] ends = ends();
         double most = volts[ends[0]] - volts[ends[1]];
@@ -194,7 +197,7 @@ public final class Potentials {
         int[] best = {0, 0};
         for (int i = 0; i < posts; i++) {
             int p = piece[i];
-            if (p == NO_PIECE) {
+            if (p == NO_PIECE || !wiring.isBare(post(i))) {
                 continue;
             }
             high[p] = high[p] == NO_PIECE || volts[i] > volts[high[p]] ? i : high[p];

@@ -9,7 +9,8 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * How a pack is wired at one moment: which cables are on, and where; which blocks stand in it, and which way each faces. Posts are named
- * by the drawing: {@code 3+} is where the plus of block 3 belongs, whatever stands there. Immutable.
+ * by the drawing: {@code 3+} is where the plus of block 3 belongs, whatever stands there. A post is bare as soon as one of its cables is
+ * off or worked on: its shroud is in the bag then. Immutable.
  */
 public final class Wiring {
     private final Pack pack;
@@ -17,14 +18,18 @@ public final class Wiring {
     private final int[] facing;
 
     private final Map<String, Ends> on;
+    private final boolean switchedOff;
+    private final @Nullable String workedOn;
 
     /** Where a cable sits; {@code to} is null for a tap lead. */
     public record Ends(Post from, @Nullable Post to) {}
 
-    private Wiring(Pack pack, int[] facing, Map<String, Ends> on) {
+    private Wiring(Pack pack, int[] facing, Map<String, Ends> on, boolean switchedOff, @Nullable String workedOn) {
         this.pack = pack;
         this.facing = facing;
         this.on = Collections.unmodifiableMap(on);
+        this.switchedOff = switchedOff;
+        this.workedOn = workedOn;
     }
 
     /** All blocks in and as drawn, all cables where they belong. */
@@ -33,12 +38,41 @@ public final class Wiring {
         Arrays.fill(facing, 1);
         Map<String, Ends> on = new LinkedHashMap<>();
         pack.cables().forEach(cable -> on.put(cable.number(), new Ends(cable.from(), cable.to())));
-        return new Wiring(pack, facing, on);
+        return new Wiring(pack, facing, on, false, null);
     }
 
     /** All blocks in and as drawn, no cable on. */
     public static Wiring bare(Pack pack) {
-        return new Wiring(pack, whole(pack).facing, new LinkedHashMap<>());
+        return new Wiring(pack, whole(pack).facing, new LinkedHashMap<>(), false, null);
+    }
+
+    /** The same with its main switch off, where it has one. */
+    public Wiring switchedOff() {
+        return new Wiring(pack, facing, on, true, workedOn);
+    }
+
+    /** The same while a cable is worked on; null for none. */
+    public Wiring workedOn(@Nullable String cable) {
+        return new Wiring(pack, facing, on, switchedOff, cable);
+    }
+
+    /** @return whether a current can pass a cable that is on */
+    public boolean conducts(String cable) {
+        return !switchedOff
+                || pack.switched().filter(c -> c.number().equals(cable)).isEmpty();
+    }
+
+    public boolean isSwitchedOff() {
+        return switchedOff;
+    }
+
+    /** @return whether a tool can come at a post */
+    public boolean isBare(Post post) {
+        return !pack.isShrouded(post)
+                || pack.cables().stream()
+                        .filter(cable -> cable.isAt(post))
+                        .anyMatch(cable -> !on.containsKey(cable.number())
+                                || cable.number().equals(workedOn));
     }
 
     public Pack pack() {
@@ -64,7 +98,7 @@ public final class Wiring {
     public Wiring without(String cable) {
         Map<String, Ends> rest = new LinkedHashMap<>(on);
         rest.remove(cable);
-        return new Wiring(pack, facing, rest);
+        return new Wiring(pack, facing, rest, switchedOff, workedOn);
     }
 
     /** The same with a cable put where it belongs. */
@@ -76,7 +110,7 @@ public final class Wiring {
     public Wiring with(String cable, Ends ends) {
         Map<String, Ends> more = new LinkedHashMap<>(on);
         more.put(cable, ends);
-        return new Wiring(pack, facing, more);
+        return new Wiring(pack, facing, more, switchedOff, workedOn);
     }
 
     /**
@@ -93,6 +127,6 @@ public final class Wiring {
         }
         int[] other = facing.clone();
         other[block - 1] = faces;
-        return new Wiring(pack, other, on);
+        return new Wiring(pack, other, on, switchedOff, workedOn);
     }
 }

@@ -47,7 +47,7 @@ public final class WiringCheck {
             return;
         }
         if (!sits(cable, is.get())) {
-            Kind kind = cable.isTap() ? Kind.TAP_ASTRAY : Kind.CABLE_ASTRAY;
+            Kind kind = cable.isLead() ? Kind.TAP_ASTRAY : Kind.CABLE_ASTRAY;
             add(
                     kind,
                     null,

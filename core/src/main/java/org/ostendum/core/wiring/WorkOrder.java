@@ -11,14 +11,14 @@ import org.ostendum.core.quantity.OutOfRange;
  * The order in which a pack's cables come off or go on, with what can still be reached after each. No step is in it of which that has
  * not been worked out.
  *
- * @param start what can be reached before the first step
+ * @param start what can be reached before the first step, the main switch off
  */
 public record WorkOrder(School school, Reach start, List<Step> steps) {
     /** Packs up to this size are searched through; larger ones are trays of cells, which come out as one. */
     public static final int MOST_BLOCKS = 12;
 
     private static final Duration LINK = Duration.ofMinutes(3);
-    private static final Duration TAP = Duration.ofMinutes(1);
+    private static final Duration LEAD = Duration.ofMinutes(1);
 
     public WorkOrder {
         steps = List.copyOf(steps);
@@ -29,8 +29,9 @@ public record WorkOrder(School school, Reach start, List<Step> steps) {
      *
      * @param before what can be reached while it is worked on
      * @param after what can be reached then
+     * @param shrouds posts whose shroud comes off before it, or goes on after it
      */
-    public record Step(Cable cable, Reach before, Reach after, Duration takes) {}
+    public record Step(Cable cable, Reach before, Reach after, Duration takes, List<Post> shrouds) {}
 
     /**
      * @param capacity of one block
@@ -38,7 +39,7 @@ public record WorkOrder(School school, Reach start, List<Step> steps) {
      */
     public static WorkOrder apart(Pack pack, School school, AmpHours capacity) {
         OutOfRange.check("blocks", pack.blocks(), 1, MOST_BLOCKS);
-        return walked(school, order(pack, school), Wiring.whole(pack), capacity, false);
+        return walked(school, order(pack, school), begun(pack, false), capacity, false);
     }
 
     /** The same order the other way round, every step worked out anew. */
@@ -46,7 +47,13 @@ public record WorkOrder(School school, Reach start, List<Step> steps) {
         OutOfRange.check("blocks", pack.blocks(), 1, MOST_BLOCKS);
         List<Cable> back = new ArrayList<>(order(pack, school));
         Collections.reverse(back);
-        return walked(school, back, Wiring.bare(pack), capacity, true);
+        return walked(school, back, begun(pack, true), capacity, true);
+    }
+
+    /** The main switch is off before the first cable is touched, and goes on after the last. */
+    private static Wiring begun(Pack pack, boolean putsOn) {
+        Wiring wiring = putsOn ? Wiring.bare(pack) : Wiring.whole(pack);
+        return wiring.switchedOff();
     }
 
     private static List<Cable> order(Pack pack, School school) {
@@ -59,10 +66,10 @@ public record WorkOrder(School school, Reach start, List<Step> steps) {
 
     private static List<Cable> negativeFirst(Pack pack) {
         List<Cable> order = new ArrayList<>();
-        pack.cables().stream().filter(Cable::isTap).forEach(order::add);
+        pack.cables().stream().filter(Cable::isLead).forEach(order::add);
         Collections.reverse(order);
         List<Cable> rest = new ArrayList<>(
-                pack.cables().stream().filter(cable -> !cable.isTap()).toList());
+                pack.cables().stream().filter(cable -> !cable.isLead()).toList());
         Collections.reverse(rest);
         order.addAll(rest);
         return order;
@@ -78,26 +85,29 @@ public record WorkOrder(School school, Reach start, List<Step> steps) {
     }
 
     private static WorkOrder walked(School school, List<Cable> order, Wiring from, AmpHours capacity, boolean putsOn) {
-        Reach start = Potentials.of(from).reach(capacity);
         List<Step> steps = new ArrayList<>();
         Wiring now = from;
-        Reach before = start;
         for (Cable cable : order) {
+            Reach before = Potentials.of(now.workedOn(cable.number())).reach(capacity);
+            List<Post> covered = putsOn ? List.of() : covered(now, cable);
             now = putsOn ? now.with(cable) : now.without(cable.number());
-            Reach after = Potentials.of(now).reach(capacity);
-            steps.add(new Step(cable, before, after, takes(cable)));
-            before = after;
+            List<Post> shrouds = putsOn ? covered(now, cable) : covered;
+            steps.add(new Step(cable, before, Potentials.of(now).reach(capacity), takes(cable), shrouds));
         }
-        return new WorkOrder(school, start, steps);
+        return new WorkOrder(school, Potentials.of(from).reach(capacity), steps);
+    }
+
+    private static List<Post> covered(Wiring wiring, Cable cable) {
+        return cable.posts().stream().filter(post -> !wiring.isBare(post)).toList();
     }
 
     static Duration takes(Cable cable) {
-        return cable.isTap() ? TAP : LINK;
+        return cable.isLead() ? LEAD : LINK;
     }
 
     /** @return how the pack is wired after so many of the steps */
     public Wiring after(Pack pack, boolean putsOn, int settled) {
-        Wiring now = putsOn ? Wiring.bare(pack) : Wiring.whole(pack);
+        Wiring now = begun(pack, putsOn);
         for (Step step : steps.subList(0, settled)) {
             now = putsOn ? now.with(step.cable()) : now.without(step.cable().number());
         }

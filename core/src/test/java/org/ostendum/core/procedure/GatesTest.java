@@ -13,7 +13,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.battery.CaseSize;
 import org.ostendum.core.battery.CellKind;
 import org.ostendum.core.battery.Duty;
 import org.ostendum.core.battery.GravityMarks;
@@ -315,6 +317,36 @@ class GatesTest {
     void theBatteryIsTheCounterweight(int from, int to, boolean shut) {
         into = new Target("F3", 12, "", new WeightPlate(from, to), null);
         assertThat(ask(GateKey.RIGHT_WEIGHT) instanceof Shut).isEqualTo(shut);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "830 x 630 x 620, OPEN",
+        "826 x 604 x 600, OPEN",
+        "831 x 630 x 620, gate.RIGHT_SIZE.shut",
+        "830 x 630 x 621, gate.RIGHT_SIZE.shut",
+        "803 x 630 x 620, gate.RIGHT_SIZE.loose",
+    })
+    void aBatteryGoesIntoItsBayAndDoesNotSlideInIt(String size, String outcome) {
+        CaseSize bay = CaseSize.parse("830×630×620").orElseThrow();
+        into = new Target("F3", 12, "", null, null, bay);
+        GateOutcome said = Gates.ask(
+                GateKey.RIGHT_SIZE,
+                situation()
+                        .of(new Subject(
+                                "T-1",
+                                told.state(),
+                                weight,
+                                "grey",
+                                CaseSize.parse(size).orElseThrow())));
+        assertThat(said instanceof Shut shut ? shut.why().key() : "OPEN").isEqualTo(outcome);
+        assertThat(ask(GateKey.RIGHT_SIZE)).as("not measured").isEqualTo(GateOutcome.OPEN);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"830 x 630", "wide", "830 x 630 x 49", "3001 x 630 x 620", "-5 x 630 x 620"})
+    void whatIsNoSizeIsRefused(String text) {
+        assertThat(CaseSize.parse(text)).isEmpty();
     }
 
     @Test

@@ -134,7 +134,7 @@ class ProcedureFaultsTest {
         assertThat(Arrays.stream(GateKey.values()).filter(GateKey::isOfRoom))
                 .containsExactly(GateKey.STATION_READY, GateKey.FAN_ON, GateKey.CHANGER_READY);
         assertThat(Arrays.stream(GateKey.values()).filter(GateKey::isOfMachine))
-                .containsExactly(GateKey.RIGHT_VOLTAGE, GateKey.RIGHT_WEIGHT, GateKey.MACHINE_FREE);
+                .containsExactly(GateKey.RIGHT_VOLTAGE, GateKey.RIGHT_WEIGHT, GateKey.RIGHT_SIZE, GateKey.MACHINE_FREE);
         assertThat(Arrays.stream(GateKey.values()).filter(g -> !g.mayBeOverridden()))
                 .as("what no argument opens")
                 .containsExactly(

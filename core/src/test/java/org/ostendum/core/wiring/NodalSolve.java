@@ -44,7 +44,7 @@ final class NodalSolve {
             }
         }
         for (Map.Entry<String, Wiring.Ends> cable : wiring.on().entrySet()) {
-            if (cable.getValue().to() != null) {
+            if (cable.getValue().to() != null && wiring.conducts(cable.getKey())) {
                 resistor(
                         conductance,
                         nodes.indexOf(cable.getValue().from()),

@@ -7,6 +7,7 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -163,5 +164,73 @@ class WiringTest {
     })
     void theVoltmeterTellsWhatKeepsTheLastLinkOff(String blocks, String string, String fault) {
         assertThat(told(blocks, string)).isEqualTo(fault.isEmpty() ? List.of() : List.of(fault));
+    }
+
+    private static Pack fitted(Fitting... fittings) {
+        return Pack.of(SIX.layout(), List.of(), List.of(fittings));
+    }
+
+    private static Fitting shroud(Post post) {
+        return new Fitting(Fitting.Kind.SHROUD, post.text());
+    }
+
+    /** Under shrouds nothing can be bridged until a cable is worked on, and then no more than its own two posts. */
+    @Test
+    void whatIsUnderAShroudCannotBeBridged() {
+        Pack pack = fitted(SIX.cables().stream()
+                .flatMap(cable -> cable.posts().stream())
+                .distinct()
+                .map(WiringTest::shroud)
+                .toArray(Fitting[]::new));
+        assertThat(Potentials.of(Wiring.whole(pack)).reach(SIZE).voltage())
+                .as("between the plug's contacts")
+                .isEqualTo(Volts.of(50.88));
+        Pack switched = Pack.of(
+                pack.layout(),
+                List.of(),
+                Stream.concat(pack.fittings().stream(), Stream.of(new Fitting(Fitting.Kind.MAIN_SWITCH, "M-")))
+                        .toList());
+        WorkOrder apart = WorkOrder.apart(switched, School.MIDDLE_FIRST, SIZE);
+        assertThat(apart.start().voltage().millivolts()).isZero();
+        assertThat(apart.start().amperes()).isZero();
+        WorkOrder.Step middle = apart.steps().get(0);
+        assertThat(middle.cable().number()).isEqualTo("3");
+        assertThat(middle.before().voltage())
+                .as("from the plug's live contact to the link")
+                .isEqualTo(Volts.of(25.44));
+        assertThat(middle.before().canBeFelt()).isFalse();
+        assertThat(apart.voltMinutes())
+                .isLessThan(WorkOrder.apart(SIX, School.MIDDLE_FIRST, SIZE).voltMinutes());
+    }
+
+    @Test
+    void theMainSwitchPartsThePlugAndNotTheBlocks() {
+        Pack pack = fitted(new Fitting(Fitting.Kind.MAIN_SWITCH, "M+"));
+        Potentials off = Potentials.of(Wiring.whole(pack).switchedOff());
+        assertThat(off.between(Post.PLUG_PLUS, Post.PLUG_MINUS)).isEmpty();
+        assertThat(off.between(new Post(1, true), new Post(6, false))).contains(Volts.of(50.88));
+        assertThat(Potentials.of(Wiring.whole(pack)).between(Post.PLUG_PLUS, Post.PLUG_MINUS))
+                .contains(Volts.of(50.88));
+    }
+
+    @Test
+    void aSenseLeadIsALeadOfThePack() {
+        Pack pack = fitted(new Fitting(Fitting.Kind.SENSE_LEAD, "3+"));
+        Cable lead = pack.cable("S1").orElseThrow();
+        assertThat(lead.from()).isEqualTo(new Post(3, true));
+        assertThat(lead.isLead()).isTrue();
+        assertThat(cables(WorkOrder.apart(pack, School.NEGATIVE_FIRST, SIZE))).startsWith("S1");
+        assertThat(WiringCheck.faults(Wiring.whole(pack).without("S1")))
+                .singleElement()
+                .extracting(WiringFault::cable)
+                .isEqualTo("S1");
+    }
+
+    @Test
+    void aMainSwitchSitsInAMainLeadAndAFuseInNoLead() {
+        assertThat(Fitting.possible(SIX))
+                .contains(new Fitting(Fitting.Kind.MAIN_SWITCH, "M-"), new Fitting(Fitting.Kind.FUSE, "3"))
+                .doesNotContain(new Fitting(Fitting.Kind.MAIN_SWITCH, "3"), new Fitting(Fitting.Kind.FUSE, "T1+"))
+                .hasSize(2 + 7 + 12 + 12);
     }
 }

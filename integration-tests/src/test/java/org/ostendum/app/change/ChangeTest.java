@@ -330,6 +330,26 @@ class ChangeTest extends JobsTest {
         assertThat(tom.page("/machines")).contains(truck.code(), old.code());
     }
 
+    /** Measured once, a battery that does not go into the bay is not offered, and the sheet refuses what is no size. */
+    @Test
+    void whatDoesNotGoIntoTheBaySaysSo() throws Exception {
+        LiftMeasures.All before = measures.all();
+        String size = "size-" + fresh.type().id();
+        String bay = "bay-" + truck.id();
+        String seen = LiftSheet.seen(LiftSheet.standing(before));
+        assertThat(maud.send("/setup/changing", "seen", seen, size, "wide", bay, "830 x 630 x 620")
+                        .getContentAsString())
+                .contains("“wide” is no size", "830 x 630 x 620");
+        maud.send("/setup/changing", "seen", seen, size, "980 x 630 x 620", bay, "830x630x620");
+        try {
+            assertThat(tom.page("/machines/" + truck.code()))
+                    .contains("measures 980 × 630 × 620 mm; the bay of " + truck.code() + " has room for 830 × 630");
+            assertThat(maud.page("/setup/changing")).contains("980 × 630 × 620");
+        } finally {
+            measures.keep(before);
+        }
+    }
+
     private static final Hoist LIGHT_HOIST = new Hoist(new Beam(150, 40, 14, 600), 300);
 
     private long changer(String name) {
@@ -337,7 +357,7 @@ class ChangeTest extends JobsTest {
     }
 
     private void measured(Map<Long, Hoist> hoists, Map<Long, Integer> eyes, Map<Long, Integer> trucks) {
-        measures.keep(new All(hoists, eyes, trucks, Map.of()));
+        measures.keep(new All(hoists, eyes, trucks, Map.of(), Map.of(), Map.of()));
     }
 
     /** The eyes are asked once, at the battery, and drawn from then on for all of its model. */

@@ -30,6 +30,7 @@ import org.ostendum.core.procedure.RunEvent;
 import org.ostendum.core.procedure.Step;
 import org.ostendum.core.procedure.Task;
 import org.ostendum.core.recover.GoodBeside;
+import org.ostendum.core.wiring.Fitting;
 import org.ostendum.core.wiring.School;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.mock.web.MockHttpServletResponse;
@@ -284,6 +285,49 @@ class PackTest extends JobsTest {
                     .isGreaterThanOrEqualTo(7);
         }
         assertThat(tom.ask(get("/batteries/T-08/pack.pdf")).getStatus()).isEqualTo(404);
+    }
+
+    /** Switch, fuse, sense lead and shrouds are drawn, come off and go on in their turn, and change what can be bridged. */
+    @Test
+    void whatElseSitsOnAPackIsDrawnAndHasItsSteps() throws Exception {
+        String page = "/batteries/" + code + "/pack";
+        for (String fitting : List.of("MAIN_SWITCH M-", "FUSE 3", "SENSE_LEAD 1+", "SHROUD all", "MAIN_SWITCH M+")) {
+            tom.send(page + "/fitting", "fitting", fitting);
+        }
+        assertThat(packs.of(battery(code)).orElseThrow().fittings())
+                .hasSize(3 + 12)
+                .contains(new Fitting(Fitting.Kind.MAIN_SWITCH, "M+"))
+                .doesNotContain(new Fitting(Fitting.Kind.MAIN_SWITCH, "M-"));
+        assertThat(tom.page(page)).contains("Main switch in cable M+", "class=\"shroud\"", "shroud off first", ">S1<");
+        assertThat(tom.send(page + "/fitting", "fitting", "FUSE 99").getStatus())
+                .isEqualTo(404);
+        long job = begin("pack-apart", School.MIDDLE_FIRST);
+        until(job, "main-switch");
+        say(tom, job, "done", "main-switch", right(run(job).current().orElseThrow()));
+        assertThat(tom.page("/jobs/" + job)).contains("Take the fuse out of cable 3");
+        until(job, "cable-3");
+        assertThat(tom.page("/jobs/" + job))
+                .contains("Lift the shroud of block 3 − and block 4 + first.")
+                .doesNotContain("50.88");
+        tom.send(page + "/fitting-off", "fitting", "FUSE 3");
+        assertThat(tom.page(page)).doesNotContain("Fuse in cable 3 </span>");
+        assertThat(packs.of(battery(code)).orElseThrow().fittings()).hasSize(2 + 12);
+    }
+
+    /** The switch goes on last, before the machine is tried. */
+    @Test
+    void thePackIsSwitchedOnWhenAllIsTight() throws Exception {
+        tom.send("/batteries/" + code + "/pack/fitting", "fitting", "MAIN_SWITCH M-");
+        tom.send("/batteries/" + code + "/pack/fitting", "fitting", "SHROUD 6-");
+        long job = begin("pack-together", School.NEGATIVE_FIRST);
+        List<String> steps = run(job).procedure().steps().stream().map(Step::id).toList();
+        assertThat(steps.indexOf("main-switch"))
+                .isGreaterThan(steps.indexOf("torque"))
+                .isEqualTo(steps.indexOf("function") - 1);
+        until(job, "volts");
+        readAll(job);
+        until(job, "cable-M-");
+        assertThat(tom.page("/jobs/" + job)).contains("Then the shroud over block 6 −.");
     }
 
     @Test
