@@ -56,13 +56,13 @@ class ChangeJobs implements SpecialJob {
                 .orElse(file);
     }
 
-    /** No beam lifts more than is stamped on it, neither what goes in nor what comes out. */
+    /** No beam lifts more than is stamped on it, nor what nobody has weighed, neither what goes in nor what comes out. */
     @Override
     public Optional<String> against(Job job, Run run, Step step, String value, Battery battery, Words words) {
         return step.id().equals(Changers.WHICH)
                 ? lifts.tooHeavy(job, battery, value)
                         .map(heavy -> words.text(
-                                "lift.fault.limit",
+                                heavy.isUnknown() ? "lift.fault.unweighed" : "lift.fault.limit",
                                 words.weight(heavy.limitKilograms()),
                                 heavy.battery().code(),
                                 words.weight(heavy.battery().type().weightKg())))

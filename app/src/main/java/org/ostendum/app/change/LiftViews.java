@@ -44,13 +44,6 @@ class LiftViews {
             return hoist != null && eyes != null && hoist.beam().reaches(eyes);
         }
 
-        /** Whether the beam has a limit and nobody has said what the battery weighs. */
-        public boolean isWeightUnknown() {
-            return hoist != null
-                    && hoist.limitKilograms() != null
-                    && battery.type().weightKg() == 0;
-        }
-
         /** Whether no notch of the beam comes near the eyes. */
         public boolean isBeyond() {
             return hoist != null && eyes != null && !isDrawn();
@@ -92,16 +85,24 @@ class LiftViews {
         return at.isEmpty() ? Optional.empty() : Optional.of(new Beside("change/lift :: bed", new OnBed(at)));
     }
 
-    /** What a beam would have to lift beyond its limit. */
-    record TooHeavy(Battery battery, int limitKilograms) {}
+    /** What a beam would have to lift beyond its limit, or without anybody knowing. */
+    record TooHeavy(Battery battery, int limitKilograms) {
+        boolean isUnknown() {
+            return isUnweighed(battery);
+        }
+    }
 
-    /** @return the battery that is too heavy for the beam of a changer; empty where neither is, or nobody knows */
+    private static boolean isUnweighed(Battery battery) {
+        return battery.type().weightKg() == 0;
+    }
+
+    /** @return the battery that is too heavy for the beam of a changer, or that nobody has weighed; empty where the beam has no limit */
     Optional<TooHeavy> tooHeavy(Job job, Battery battery, String changer) {
         @Nullable Integer limit = hoist(changer).map(Hoist::limitKilograms).orElse(null);
         return limit == null
                 ? Optional.empty()
                 : lifted(job, battery).stream()
-                        .filter(one -> one.type().weightKg() > limit)
+                        .filter(one -> one.type().weightKg() > limit || isUnweighed(one))
                         .map(one -> new TooHeavy(one, limit))
                         .findFirst();
     }

@@ -37,7 +37,7 @@ public record Facts(
                 cells.after(event, sheet),
                 tests.after(event, now),
                 signatures.after(event, sheet),
-                kit.after(event));
+                kit.after(event, water.overMark(sheet.model().levels())));
     }
 
     Facts with(ChargeFacts now) {

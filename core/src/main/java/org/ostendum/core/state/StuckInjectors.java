@@ -1,6 +1,7 @@
 package org.ostendum.core.state;
 
 import java.util.List;
+import java.util.stream.Stream;
 import org.ostendum.core.judge.Cells;
 
 /**
@@ -18,8 +19,16 @@ public record StuckInjectors(Cells closed, Cells open) {
 
     static StuckInjectors of(BatteryState battery) {
         return battery.kit().isOn()
-                ? new StuckInjectors(few(battery.lowCells(), battery), few(battery.overMark(), battery))
+                ? new StuckInjectors(few(battery.lowCells(), battery), few(open(battery), battery))
                 : NONE;
+    }
+
+    /** Drawing off puts the cell right, not its injector. */
+    private static List<Integer> open(BatteryState battery) {
+        return Stream.concat(battery.overMark().stream(), battery.kit().drawnOff().stream())
+                .distinct()
+                .sorted()
+                .toList();
     }
 
     private static Cells few(List<Integer> cells, BatteryState battery) {

@@ -194,6 +194,14 @@ public record WaterFacts(
         return new CellLevel(marks.markMm() - FILLED_WITHIN, marks.markMm() + FILLED_WITHIN - 1, Basis.DRAWN_OFF, at);
     }
 
+    /** @return cells that are known to stand over the mark */
+    List<Integer> overMark(LevelMarks marks) {
+        return levels.entrySet().stream()
+                .filter(cell -> cell.getValue().isOver(marks).isYes())
+                .map(Map.Entry::getKey)
+                .toList();
+    }
+
     /** What a round has seen of the levels. */
     WaterFacts afterLooking(Round round, Sheet sheet) {
         Map<Integer, CellLevel> now = new TreeMap<>(levels);

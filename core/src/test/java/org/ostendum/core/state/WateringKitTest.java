@@ -3,7 +3,9 @@ package org.ostendum.core.state;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.ostendum.core.event.BatteryEvent.DrewOff;
 import org.ostendum.core.event.BatteryEvent.KitFitted;
 import org.ostendum.core.event.BatteryEvent.KitLookedAt;
 import org.ostendum.core.event.BatteryEvent.KitTakenOff;
@@ -27,9 +29,10 @@ class WateringKitTest {
     void aKitIsOnFromItsFittingUntilItIsTakenOff() {
         assertThat(Told.inOrder().state().kit()).isEqualTo(KitFacts.NOTHING);
         Told told = Told.inOrder().and(fitted(18));
-        assertThat(told.state().kit()).isEqualTo(new KitFacts("short float", 3, Told.hoursAgo(18), Told.hoursAgo(18)));
+        assertThat(told.state().kit())
+                .isEqualTo(new KitFacts("short float", 3, Told.hoursAgo(18), Told.hoursAgo(18), Set.of()));
         told.and(new KitLookedAt(Told.hoursAgo(4)), new KitTakenOff(Told.hoursAgo(2)));
-        assertThat(told.state().kit()).isEqualTo(new KitFacts("short float", 3, null, Told.hoursAgo(4)));
+        assertThat(told.state().kit()).isEqualTo(new KitFacts("short float", 3, null, Told.hoursAgo(4), Set.of()));
         assertThat(told.state().kit().isOn()).isFalse();
     }
 
@@ -51,6 +54,20 @@ class WateringKitTest {
                 .looked(5, Level.RIGHT, Level.RIGHT, Level.OVER, Level.RIGHT, Level.RIGHT, Level.RIGHT);
         assertThat(told.state().stuckInjectors().open().numbers()).containsExactly(3);
         assertThat(steps(told)).contains(NextStep.LOOK_AT_KIT, NextStep.DRAW_OFF);
+    }
+
+    /** Drawn off, the cell is right again and its injector is not: it is known until somebody has looked at the kit. */
+    @Test
+    void whatWasDrawnOffDoesNotMendTheInjector() {
+        Told told = Told.inOrder()
+                .and(fitted(19))
+                .looked(8, Level.RIGHT, Level.RIGHT, Level.OVER, Level.RIGHT, Level.RIGHT, Level.RIGHT)
+                .and(new DrewOff(Told.hoursAgo(6), null, null));
+        assertThat(told.state().overMark()).isEmpty();
+        assertThat(told.state().stuckInjectors().open().numbers()).containsExactly(3);
+        assertThat(steps(told)).contains(NextStep.LOOK_AT_KIT).doesNotContain(NextStep.DRAW_OFF);
+        told.and(new KitLookedAt(Told.hoursAgo(2)));
+        assertThat(told.state().stuckInjectors().isEmpty()).isTrue();
     }
 
     @Test
