@@ -16,8 +16,11 @@ import org.springframework.stereotype.Component;
 
 /** Changes made at a machine: when, its hour meter, what was left, and how long one takes here. */
 @Component
-class ChangesMade {
+public class ChangesMade {
     private static final int SHOWN = 12;
+    /** So many of the last changes of the whole site tell how long one takes here. */
+    private static final int LEARNED_FROM = 40;
+
     private static final String CHANGE = "change-battery";
     /** A job left open over lunch is no measure of a change. */
     private static final Duration LONGEST = Duration.ofHours(2);
@@ -37,7 +40,7 @@ class ChangesMade {
      * @param left percent by its gauge; empty where it was not read
      * @param stopped whether it was broken off
      */
-    public record Made(
+    record Made(
             Instant at,
             @Nullable String battery,
             String by,
@@ -45,6 +48,12 @@ class ChangesMade {
             String left,
             boolean stopped,
             Duration took) {}
+
+    /** @return minutes that a change takes on this site, at whichever machine; empty while too few were made */
+    public Optional<Integer> usualMinutes() {
+        return usualMinutes(
+                jobs.endedOf(CHANGE, LEARNED_FROM).stream().map(this::made).toList());
+    }
 
     /** @return the change that has been begun for a machine and not ended */
     Optional<Job> underWay(Machine machine) {

@@ -146,6 +146,14 @@ public class Jobs {
                 .fetch(Jobs::job);
     }
 
+    /** @return ended jobs of a procedure, the newest first */
+    public List<Job> endedOf(String procedureId, int limit) {
+        return select(JOB.PROCEDURE_ID.eq(procedureId).and(JOB.OPEN_KEY.isNull()))
+                .orderBy(JOB.ID.desc())
+                .limit(limit)
+                .fetch(Jobs::job);
+    }
+
     /** @return ended jobs, the newest first */
     public List<Job> ended(int limit) {
         return select(JOB.OPEN_KEY.isNull())

@@ -77,6 +77,7 @@ public final class Access {
             route(POST, "/plan/*/*", LEADS),
             route(GET, "/places", EVERYBODY),
             route(GET, "/machines", EVERYBODY),
+            route(GET, "/machines/*/label.pdf", EVERYBODY),
             route(GET, "/machines/*", EVERYBODY),
             route(GET, "/charging/several", WORKERS),
             route(POST, "/charging/several/on", WORKERS),

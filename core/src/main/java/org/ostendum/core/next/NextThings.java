@@ -18,6 +18,7 @@ import org.ostendum.core.state.ChargeRange;
 import org.ostendum.core.state.FindingLife;
 import org.ostendum.core.state.Heat;
 import org.ostendum.core.state.OpenDefect;
+import org.ostendum.core.state.Renewal;
 import org.ostendum.core.state.Stage;
 import org.ostendum.core.state.StandingFinding;
 import org.ostendum.core.state.StuckInjectors;
@@ -31,6 +32,8 @@ import org.ostendum.core.state.WaterDue;
 public final class NextThings {
     /** So long before its date the renewal of a bridged cell has to be seen to. */
     private static final Duration SOON = Duration.ofDays(7);
+    /** What nobody has done so long after a cell was renewed is not asked for any more: the calendar has it. */
+    private static final Duration NEW_FOR = Duration.ofDays(60);
 
     private final String code;
     private final BatteryState battery;
@@ -63,6 +66,7 @@ public final class NextThings {
         kit();
         tap();
         charge();
+        renewed();
         care();
         takeAwayWhatCannotBe();
         return inOrder();
@@ -209,6 +213,32 @@ public final class NextThings {
                     Severity.ACT,
                     Message.of("next.charge.low", range.percent().percent()));
         }
+    }
+
+    /** After a repair the string is charged in full, equalised, and read, in that order. Practice {@code cell.after}. */
+    private void renewed() {
+        Renewal renewal = battery.renewal().orElse(null);
+        if (renewal == null || Duration.between(renewal.at(), battery.asOf()).compareTo(NEW_FOR) > 0) {
+            return;
+        }
+        Cells cells = new Cells(renewal.cells());
+        if (!isSince(renewal, battery.charging().chargeEnded())) {
+            add(NextStep.CHARGE, Severity.ACT, Message.of("next.renewed.CHARGE", cells));
+        } else if (!isSince(renewal, battery.charging().equalised()) && mayBeEqualised()) {
+            add(NextStep.EQUALISE, Severity.ACT, Message.of("next.renewed.EQUALISE", cells));
+        } else if (!isSince(renewal, battery.roundAt())
+                && battery.model().kind().hasCaps()) {
+            add(NextStep.TAKE_ROUND, Severity.ACT, Message.of("next.renewed.TAKE_ROUND", cells));
+        }
+    }
+
+    private static boolean isSince(Renewal renewal, @Nullable Instant done) {
+        return done != null && done.isAfter(renewal.at());
+    }
+
+    /** An aircraft's battery has a procedure of its own; a sealed one is never equalised. */
+    private boolean mayBeEqualised() {
+        return battery.model().kind().hasCaps() && battery.model().duty() != Duty.AIRCRAFT;
     }
 
     /** An aircraft's battery loses what it has faster than any other: so many days without a charge are the most. */

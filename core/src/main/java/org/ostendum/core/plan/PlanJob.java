@@ -1,5 +1,6 @@
 package org.ostendum.core.plan;
 
+import java.time.Duration;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.judge.Message;
@@ -29,6 +30,11 @@ public record PlanJob(
         @Nullable Message reason) {
     public Span span() {
         return new Span(start, end);
+    }
+
+    /** The same from its start on, for so long. */
+    public PlanJob lasting(Duration time) {
+        return new PlanJob(id, what, battery, machine, shift, charger, person, start, start.plus(time), pinned, reason);
     }
 
     public PlanJob withPinned(boolean stays) {

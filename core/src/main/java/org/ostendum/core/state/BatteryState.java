@@ -208,6 +208,11 @@ public final class BatteryState {
         return Optional.ofNullable(facts.cells().since().get(position));
     }
 
+    /** @return cells that stand in it since the newest time that one was renewed; none where all are its first */
+    public Optional<Renewal> renewal() {
+        return Renewal.of(facts.cells());
+    }
+
     /** @return when blocks last changed places; empty for never */
     public Optional<Instant> blocksMovedAt() {
         return facts.cells().moves().stream().map(BatteryEvent.BlocksMoved::at).reduce((a, b) -> b);

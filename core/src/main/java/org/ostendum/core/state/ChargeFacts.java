@@ -7,6 +7,7 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.event.BatteryEvent.CapacityTested;
+import org.ostendum.core.event.BatteryEvent.CellReplaced;
 import org.ostendum.core.event.BatteryEvent.ChargeEnded;
 import org.ostendum.core.event.BatteryEvent.ChargeStarted;
 import org.ostendum.core.event.BatteryEvent.Equalised;
@@ -121,6 +122,9 @@ public record ChargeFacts(
             return equalised(equalising);
         } else if (event instanceof StoodFlat flat) {
             return stoodFlat(flat);
+        } else if (event instanceof CellReplaced replaced) {
+            // The others may be full; what has just come to stand among them is not shown to be.
+            return with().full(Full.unknown(replaced.at(), Set.of())).facts();
         } else if (event instanceof RestVoltageRead rest) {
             double part =
                     sheet.model().marks().scale().ofRestVoltage(rest.perCell()).percent() / 100.0;

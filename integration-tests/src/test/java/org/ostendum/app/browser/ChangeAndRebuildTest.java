@@ -277,7 +277,24 @@ class ChangeAndRebuildTest extends ApplicationTest {
         endJob();
         browser.go("/batteries/" + tray.code() + "/cells");
         assertThat(browser.text("#content")).contains("LK-99120", "Gone out");
+        readFirst(tray);
         assertThat(List.copyOf(batteryStates.cellPasts(tray))).hasSize(19);
+    }
+
+    /** The first round that the new cell is in; it starts a course of its own. */
+    private void readFirst(Battery tray) {
+        browser.go("/batteries/" + tray.code() + "/round");
+        browser.await("input[value=AFTER_EQUALISE]").click();
+        browser.find("main form button.action").click();
+        browser.await("#round");
+        for (int cell = 1; cell <= 18; cell++) {
+            browser.keys("280");
+        }
+        browser.awaitText("#slate", "18 of 18");
+        browser.find("form.close button").click();
+        browser.awaitText(".told", "on record");
+        browser.go("/batteries/" + tray.code() + "/cells");
+        assertThat(browser.text("#content")).contains("1.28");
     }
 
     /** The lead signs at his own desk. */

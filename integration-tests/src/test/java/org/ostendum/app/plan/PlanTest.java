@@ -1,6 +1,7 @@
 package org.ostendum.app.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.ostendum.app.db.jooq.Tables.JOB;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 
 import java.io.StringReader;
@@ -8,6 +9,7 @@ import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalTime;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -18,12 +20,14 @@ import net.fortuna.ical4j.data.CalendarBuilder;
 import net.fortuna.ical4j.model.component.VEvent;
 import org.awaitility.Awaitility;
 import org.junit.jupiter.api.Test;
+import org.ostendum.app.db.jooq.tables.records.JobRecord;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Rooms;
 import org.ostendum.app.job.JobsTest;
 import org.ostendum.app.people.People;
 import org.ostendum.app.plan.PlanRun.State;
 import org.ostendum.app.plan.house.Hours;
+import org.ostendum.app.plan.house.HouseProblem;
 import org.ostendum.app.plan.house.Mishaps;
 import org.ostendum.app.plan.house.WeekHours;
 import org.ostendum.app.state.BatteryStates;
@@ -59,6 +63,9 @@ class PlanTest extends JobsTest {
 
     @Autowired
     private Hours hours;
+
+    @Autowired
+    private HouseProblem house;
 
     @Autowired
     private People people;
@@ -355,6 +362,30 @@ class PlanTest extends JobsTest {
         tom.send("/plan/calendar", "room", "main");
         assertThat(feeds.of(tomsId)).anyMatch(feed -> feed.room() != null && feed.whole());
         assertThat(tom.send("/plan/calendar", "room", "no-such").getStatus()).isEqualTo(404);
+    }
+
+    /** A change takes here what the last ones took, by steps of five minutes. */
+    @Test
+    void theHouseLearnsHowLongAChangeTakes() {
+        long job = jobs.ended(1).get(0).id();
+        List<JobRecord> changes = new ArrayList<>();
+        try {
+            for (int i = 0; i < 40; i++) {
+                JobRecord change = sql.fetchSingle(JOB, JOB.ID.eq(job)).copy();
+                change.attach(sql.configuration());
+                change.setProcedureId("change-battery");
+                change.setEndedAt(Objects.requireNonNull(change.getBegunAt()).plusSeconds(22 * 60));
+                change.setLedgerEntryId(null);
+                change.store();
+                changes.add(change);
+            }
+            assertThat(house.from(states.instant(), Duration.ofHours(12), 1, null)
+                            .rules()
+                            .changeMinutes())
+                    .isEqualTo(20);
+        } finally {
+            changes.forEach(JobRecord::delete);
+        }
     }
 
     @Test

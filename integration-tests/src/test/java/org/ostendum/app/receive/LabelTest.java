@@ -25,14 +25,26 @@ class LabelTest extends ApplicationTest {
     /** A phone's camera would read the printed square as the battery's page. */
     @Test
     void thePrintedSquareOpensTheBatterysPage() throws Exception {
-        byte[] pdf = AsPerson.tom(mvc).ask(get("/batteries/T-07/label.pdf")).getContentAsByteArray();
+        opens("/batteries/T-07", "T-07", "36 V", "600");
+    }
+
+    /** And a truck's label as the page that offers its next battery. */
+    @Test
+    void theSquareOnATruckOpensTheTrucksPage() throws Exception {
+        opens("/machines/F1", "F1", "36 V", "goes in next");
+        assertThat(AsPerson.tom(mvc).ask(get("/machines/F-none/label.pdf")).getStatus())
+                .isEqualTo(404);
+    }
+
+    private void opens(String page, String... printed) throws Exception {
+        byte[] pdf = AsPerson.tom(mvc).ask(get(page + "/label.pdf")).getContentAsByteArray();
         try (PDDocument document = Loader.loadPDF(pdf)) {
-            assertThat(new PDFTextStripper().getText(document)).contains("T-07", "36 V", "600");
+            assertThat(new PDFTextStripper().getText(document)).contains(printed);
             BufferedImage image = new PDFRenderer(document).renderImageWithDPI(0, 200);
             int[] dots = image.getRGB(0, 0, image.getWidth(), image.getHeight(), null, 0, image.getWidth());
             BinaryBitmap bitmap = new BinaryBitmap(
                     new HybridBinarizer(new RGBLuminanceSource(image.getWidth(), image.getHeight(), dots)));
-            assertThat(new QRCodeReader().decode(bitmap).getText()).isEqualTo("http://localhost/batteries/T-07");
+            assertThat(new QRCodeReader().decode(bitmap).getText()).isEqualTo("http://localhost" + page);
         }
     }
 

@@ -105,6 +105,8 @@ class CellRepairTest extends JobsTest {
         tom.send("/jobs/" + job + "/finish", "key", UUID.randomUUID().toString());
         assertThat(run(job).status()).isEqualTo(Run.Status.FINISHED);
         assertThat(newest(FAILING).payload()).contains("LK-88213");
+        assertThat(tom.page("/batteries/" + FAILING))
+                .contains("Cells renewed: cell 9. First a full charge, then an equalising, then a round.");
         assertThat(newest(FAILING).cell()).isEqualTo(9);
         Battery after = battery(FAILING);
         double price = Objects.requireNonNull(after.type().prices()).cellRepair();

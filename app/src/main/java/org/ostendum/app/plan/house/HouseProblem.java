@@ -11,6 +11,7 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.app.change.ChangesMade;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.RecentCycles;
@@ -41,7 +42,11 @@ import org.springframework.stereotype.Service;
 @Service
 public class HouseProblem {
     private static final long SEED = 1;
+    /** Until the site's own changes tell better. */
     private static final int CHANGE_MINUTES = 15;
+    /** What was learned moves by steps: a minute more or less is no reason for another plan. */
+    private static final int CHANGE_STEP = 5;
+
     private static final int PLUG_MINUTES = 3;
     private static final Duration PRICED_BEYOND = Duration.ofDays(2);
     private static final Duration LEAST_LEFT = Duration.ofMinutes(15);
@@ -54,6 +59,7 @@ public class HouseProblem {
     private final HousePeople people;
     private final Mishaps mishaps;
     private final PlanWeights weights;
+    private final ChangesMade changes;
     private final ZoneId zone;
 
     HouseProblem(
@@ -65,6 +71,7 @@ public class HouseProblem {
             HousePeople people,
             Mishaps mishaps,
             PlanWeights weights,
+            ChangesMade changes,
             ZoneId zone) {
         this.batteries = batteries;
         this.batteryStates = batteryStates;
@@ -74,6 +81,7 @@ public class HouseProblem {
         this.people = people;
         this.mishaps = mishaps;
         this.weights = weights;
+        this.changes = changes;
         this.zone = zone;
     }
 
@@ -114,7 +122,9 @@ public class HouseProblem {
                 .map(battery -> working.contains(battery.code()) ? atWork(battery) : battery)
                 .toList();
         List<PlanCharger> outlets = chargers.chargers(plans, wrong, site);
-        PinnedCharges fitted = new PinnedCharges(earlier, from, needs, pool, outlets, pairs);
+        int changeMinutes = changeMinutes();
+        PinnedJobs fitted =
+                new PinnedJobs(earlier, from, needs, pool, outlets, pairs, Duration.ofMinutes(changeMinutes));
         stays.stream().flatMap(job -> fitted.fit(job).stream()).forEach(pinned::add);
         return new PlanProblem(
                 from,
@@ -130,8 +140,14 @@ public class HouseProblem {
                 people.workers(from, until, wrong, site),
                 HouseChargers.room(plans, site),
                 prices(Tariff.of(site, zone), from, until.plus(PRICED_BEYOND)),
-                new Times((int) site.duration(RuleKey.COOLING).toMinutes(), CHANGE_MINUTES, PLUG_MINUTES),
+                new Times((int) site.duration(RuleKey.COOLING).toMinutes(), changeMinutes, PLUG_MINUTES),
                 weights.all());
+    }
+
+    private int changeMinutes() {
+        return changes.usualMinutes()
+                .map(learned -> Math.max(1, Math.round((float) learned / CHANGE_STEP)) * CHANGE_STEP)
+                .orElse(CHANGE_MINUTES);
     }
 
     /** What is put away works for nobody, and nobody waits for the car that it stands in; while it charges its charger is taken. */

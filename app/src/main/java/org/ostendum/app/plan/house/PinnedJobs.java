@@ -1,5 +1,6 @@
 package org.ostendum.app.plan.house;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
@@ -15,22 +16,25 @@ import org.ostendum.core.plan.PlanProblem.Shift;
 import org.ostendum.core.plan.Span;
 import org.ostendum.core.plan.Task;
 
-/** Pinned jobs in a house that has moved on: a charge stays where and from when it was pinned, and lasts as long as it takes by now. */
-final class PinnedCharges {
+/** Pinned jobs in a house that has moved on: a charge stays where and from when it was pinned; it lasts as long as it takes by now, and so does a change. */
+final class PinnedJobs {
     private final @Nullable Plan earlier;
     private final Instant from;
     private final List<Machine> machines;
     private final List<PoolBattery> batteries;
     private final List<PlanCharger> chargers;
     private final List<Pairing> pairs;
+    private final Duration change;
 
-    PinnedCharges(
+    PinnedJobs(
             @Nullable Plan earlier,
             Instant from,
             List<Machine> machines,
             List<PoolBattery> batteries,
             List<PlanCharger> chargers,
-            List<Pairing> pairs) {
+            List<Pairing> pairs,
+            Duration change) {
+        this.change = change;
         this.earlier = earlier;
         this.from = from;
         this.machines = machines;
@@ -49,15 +53,16 @@ final class PinnedCharges {
             return Optional.empty();
         }
         if (job.what() != Task.CHARGE) {
+            PlanJob lasting = job.what() == Task.CHANGE ? job.lasting(change) : job;
             return shift(job.machine(), job.shift()).isPresent() || job.shift() == null
-                    ? Optional.of(job)
+                    ? Optional.of(lasting)
                     : Optional.empty();
         }
         return pairs.stream()
                 .filter(pair ->
                         pair.battery().equals(job.battery()) && pair.charger().equals(job.charger()))
                 .findFirst()
-                .map(pair -> lasting(job, pair.seconds(missing(job, battery))))
+                .map(pair -> job.lasting(Duration.ofSeconds(pair.seconds(missing(job, battery)))))
                 .filter(this::isChargerThere);
     }
 
@@ -79,21 +84,6 @@ final class PinnedCharges {
                 .flatMap(m -> m.shifts().stream())
                 .filter(shift -> shift.id().equals(id))
                 .findFirst();
-    }
-
-    private static PlanJob lasting(PlanJob job, long seconds) {
-        return new PlanJob(
-                job.id(),
-                job.what(),
-                job.battery(),
-                null,
-                null,
-                job.charger(),
-                null,
-                job.start(),
-                job.start().plusSeconds(seconds),
-                true,
-                job.reason());
     }
 
     private boolean isChargerThere(PlanJob job) {
