@@ -25,6 +25,7 @@ import org.ostendum.core.judge.DatedGravities;
 import org.ostendum.core.judge.Forecast;
 import org.ostendum.core.judge.Gravities;
 import org.ostendum.core.judge.Verdict;
+import org.ostendum.core.life.BreakIn;
 import org.ostendum.core.life.Cycles;
 import org.ostendum.core.life.Prices;
 import org.ostendum.core.life.RepairOrReplace;
@@ -33,7 +34,6 @@ import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.next.NextThing;
 import org.ostendum.core.next.NextThings;
 import org.ostendum.core.quantity.Celsius;
-import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rulebook;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.state.BatteryState;
@@ -90,9 +90,10 @@ class BatteryViews {
             return state.verdict();
         }
 
-        /** Whether it is still in its first cycles: {@code commission.break-in}. */
-        public boolean breakingIn() {
-            return battery.inServiceOn().isAfter(today.minusYears(1)) && cycles.onRecord() < breakInCycles();
+        /** @return null for one that is broken in */
+        public @Nullable BreakIn breakIn() {
+            return BreakIn.of(battery.inServiceOn(), today, state.charging().charges(), rules)
+                    .orElse(null);
         }
 
         /** @return the forecast that comes true first, null where nothing is forecast */
@@ -131,14 +132,6 @@ class BatteryViews {
                     && state.blocksMovedAt()
                             .filter(moved -> moved.isAfter(newest.past().round().takenAt()))
                             .isEmpty();
-        }
-
-        public int breakInCycles() {
-            return rules.count(RuleKey.BREAK_IN_CYCLES);
-        }
-
-        public int breakInDepth() {
-            return rules.value(RuleKey.BREAK_IN_DEPTH).intValue();
         }
 
         public Celsius reference() {

@@ -76,6 +76,7 @@ class ChangeController {
         page.addAttribute("made", made);
         page.addAttribute("underWay", changes.underWay(machine).orElse(null));
         page.addAttribute("usual", ChangesMade.usualMinutes(made).orElse(null));
+        page.addAttribute("otherVolts", pool.ofOtherVoltage(machine));
         page.addAttribute("held", past.ofMachine(code));
         page.addAttribute("first", Choosing.first(ranked).orElse(null));
         page.addAttribute("may", ranked.stream().filter(Ranked::may).toList());

@@ -1,8 +1,12 @@
 package org.ostendum.app.change;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Machine;
@@ -14,6 +18,7 @@ import org.ostendum.core.battery.CaseSize;
 import org.ostendum.core.change.Choosing;
 import org.ostendum.core.change.Choosing.Pooled;
 import org.ostendum.core.change.Choosing.Ranked;
+import org.ostendum.core.life.BreakIn;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.procedure.Situation;
 import org.ostendum.core.safety.Training;
@@ -61,8 +66,24 @@ class Pool {
                                         Objects.requireNonNull(states.get(b.id())),
                                         measured.get(b.type().id())),
                                 b.machineCode(),
-                                cycles.getOrDefault(b.id(), 0)))
+                                cycles.getOrDefault(b.id(), 0),
+                                breakIn(b, Objects.requireNonNull(states.get(b.id())), situation.today())))
                         .toList());
+    }
+
+    private static @Nullable BreakIn breakIn(Battery battery, BatteryState state, LocalDate today) {
+        return BreakIn.of(battery.inServiceOn(), today, state.charging().charges(), state.rules())
+                .orElse(null);
+    }
+
+    /** @return codes of the batteries that no machine of this voltage takes, by their volts */
+    Map<Integer, List<String>> ofOtherVoltage(Machine machine) {
+        return batteries.all().stream()
+                .filter(battery -> !isOfVoltage(battery, machine))
+                .collect(Collectors.groupingBy(
+                        battery -> battery.type().model().nominalVolts(),
+                        TreeMap::new,
+                        Collectors.mapping(Battery::code, Collectors.toList())));
     }
 
     private static boolean isOfVoltage(Battery battery, Machine machine) {

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.judge.Message;
+import org.ostendum.core.life.BreakIn;
 import org.ostendum.core.procedure.GateKey;
 import org.ostendum.core.procedure.GateOutcome;
 import org.ostendum.core.procedure.Gates;
@@ -17,8 +18,8 @@ import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.state.BatteryState;
 
 /**
- * Which battery goes into a machine next: of those that may, the one that has rested longest, and of those that have rested alike the one
- * that has worked least. Practice {@code change.choose}.
+ * Which battery goes into a machine next: of those that may, one that is broken in, the longest rested of them, and of those that have
+ * rested alike the one that has worked least. Practice {@code change.choose}.
  */
 public final class Choosing {
     /** What must hold of a battery before it goes into a machine, the most telling first. */
@@ -40,6 +41,7 @@ public final class Choosing {
     private static final Comparator<Ranked> ORDER = Comparator.comparing(Ranked::may)
             .reversed()
             .thenComparing(ranked -> ranked.against().size())
+            .thenComparing(ranked -> ranked.pooled().breaksIn())
             .thenComparing(Ranked::inTurn);
 
     private Choosing() {}
@@ -49,8 +51,13 @@ public final class Choosing {
      *
      * @param inMachine code of the machine it is in; null for none
      * @param cycles on record lately
+     * @param breakIn null for one that is broken in
      */
-    public record Pooled(Subject subject, @Nullable String inMachine, int cycles) {}
+    public record Pooled(Subject subject, @Nullable String inMachine, int cycles, @Nullable BreakIn breakIn) {
+        public boolean breaksIn() {
+            return breakIn != null;
+        }
+    }
 
     /**
      * A battery in its place in the order.

@@ -14,6 +14,7 @@ import org.ostendum.core.defect.DefectKind;
 import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.event.Ending;
 import org.ostendum.core.event.FullSign;
+import org.ostendum.core.life.BreakIn;
 import org.ostendum.core.measure.Level;
 import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.procedure.Situation;
@@ -54,7 +55,7 @@ class ChoosingTest {
     private static Pooled pooled(
             String code, Told told, int weight, @Nullable String in, @Nullable String promised, int cycles) {
         Told around = promised == null ? told : told.around(new Surroundings(null, null, List.of(), null, promised));
-        return new Pooled(new Subject(code, around.state(), weight, "grey"), in, cycles);
+        return new Pooled(new Subject(code, around.state(), weight, "grey"), in, cycles, null);
     }
 
     private static List<String> codes(List<Ranked> ranked) {
@@ -74,6 +75,15 @@ class ChoosingTest {
     void ofThoseThatHaveRestedAlikeTheOneThatHasWorkedLeast() {
         List<Ranked> ranked = Choosing.rank(TRUCK, List.of(pooled("A", full(27), 45), pooled("B", full(26), 12)));
         assertThat(codes(ranked)).containsExactly("B", "A");
+    }
+
+    /** It works, but not before one that may be taken down all the way. */
+    @Test
+    void oneThatBreaksInComesAfterThoseThatAreBrokenIn() {
+        Pooled fresh = new Pooled(pooled("NEW", full(90), 2).subject(), null, 2, new BreakIn(2, 30, 60));
+        List<Ranked> ranked = Choosing.rank(TRUCK, List.of(fresh, pooled("OLD", full(30), 60)));
+        assertThat(codes(ranked)).containsExactly("OLD", "NEW");
+        assertThat(ranked).allMatch(Ranked::may);
     }
 
     /** With its straps off it is in no machine by noon. */

@@ -2,12 +2,14 @@ package org.ostendum.app.plan.house;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.core.equalise.EqualiseProposal;
 import org.ostendum.core.judge.NextStep;
+import org.ostendum.core.life.BreakIn;
 import org.ostendum.core.next.NextThing;
 import org.ostendum.core.next.StepTimes;
 import org.ostendum.core.plan.PlanProblem.Due;
@@ -32,9 +34,11 @@ public final class HouseBatteries {
     private static final Duration WINDOW = Duration.ofDays(2);
 
     private final Instant until;
+    private final LocalDate today;
 
-    HouseBatteries(Instant until) {
+    HouseBatteries(Instant until, LocalDate today) {
         this.until = until;
+        this.today = today;
     }
 
     /** @return whether the plan leaves it alone: it may not work, or wants a charge that may not begin */
@@ -59,17 +63,17 @@ public final class HouseBatteries {
                 flat ? capacity * (1 - LEAST_SOC) : missing(state, capacity),
                 state.coolingUntil(),
                 out || isHeld(state),
-                leastSoc(cycles, rules),
+                leastSoc(battery, state, rules),
                 cycles,
                 battery.place() == null ? "" : battery.place(),
                 due(state));
     }
 
     /** A new battery is not taken down as far until it is broken in. */
-    private static double leastSoc(int cycles, Rules rules) {
-        boolean breaksIn = cycles < rules.value(RuleKey.BREAK_IN_CYCLES).intValue();
-        double depth = rules.number(RuleKey.BREAK_IN_DEPTH) / 100;
-        return breaksIn ? Math.max(LEAST_SOC, 1 - depth) : LEAST_SOC;
+    private double leastSoc(Battery battery, BatteryState state, Rules rules) {
+        return BreakIn.of(battery.inServiceOn(), today, state.charging().charges(), rules)
+                .map(breakIn -> Math.max(LEAST_SOC, 1 - breakIn.depthPercent() / 100.0))
+                .orElse(LEAST_SOC);
     }
 
     static double missing(BatteryState state, double capacity) {

@@ -2,6 +2,7 @@ package org.ostendum.app.plan.house;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -110,7 +111,7 @@ public class HouseProblem {
                 .map(PlanJob::battery)
                 .toList();
         Map<Long, Integer> worked = cycles.of(all.stream().map(Battery::id).toList());
-        HouseBatteries house = new HouseBatteries(until);
+        HouseBatteries house = new HouseBatteries(until, LocalDate.ofInstant(from, zone));
         List<PoolBattery> pool = all.stream()
                 .map(battery -> house.of(
                         battery,
