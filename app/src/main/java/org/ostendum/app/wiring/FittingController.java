@@ -7,6 +7,7 @@ import org.ostendum.app.page.NotFound;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.wiring.Fitting;
 import org.ostendum.core.wiring.Pack;
+import org.ostendum.core.wiring.WorkOrder;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -30,6 +31,10 @@ class FittingController {
                         .filter(f -> f.kind() == Fitting.Kind.SHROUD)
                         .toList()
                 : List.of(among(Fitting.possible(pack), fitting, battery));
+        if (added.get(0).kind() == Fitting.Kind.SENSE_LEAD && !pack.takesLeads(1)) {
+            flash.addFlashAttribute("told", words.text("pack.fault.leads", WorkOrder.MOST_CABLES));
+            return back(battery);
+        }
         added.forEach(one -> packs.addFitting(battery.id(), one));
         flash.addFlashAttribute("told", words.text("pack.fitting.kept"));
         return back(battery);

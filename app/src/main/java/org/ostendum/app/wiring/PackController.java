@@ -136,6 +136,9 @@ class PackController {
         if (name.isEmpty() || name.length() > 60) {
             form.fault("name", "fault.length", name, 60);
         }
+        if (!pack.takesLeads(2)) {
+            form.fault("name", "pack.fault.leads", WorkOrder.MOST_CABLES);
+        }
         int first = form.whole("first", 1, pack.blocks());
         int last = form.whole("last", first, pack.blocks());
         if (form.isSound()) {

@@ -61,6 +61,11 @@ public record Pack(CellLayout layout, List<Tap> taps, List<Fitting> fittings, Li
                 .flatMap(fitting -> cable(fitting.at()));
     }
 
+    /** @return whether so many more leads can be drawn and still be put in order */
+    public boolean takesLeads(int more) {
+        return cables.size() + more <= WorkOrder.MOST_CABLES;
+    }
+
     public boolean isShrouded(Post post) {
         return fittings.stream().anyMatch(fitting -> fitting.is(Fitting.Kind.SHROUD, post.text()));
     }

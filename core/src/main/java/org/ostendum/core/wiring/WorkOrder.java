@@ -16,6 +16,8 @@ import org.ostendum.core.quantity.OutOfRange;
 public record WorkOrder(School school, Reach start, List<Step> steps) {
     /** Packs up to this size are searched through; larger ones are trays of cells, which come out as one. */
     public static final int MOST_BLOCKS = 12;
+    /** With each lead more the search for the least order takes twice as long: so many take just under one second. */
+    public static final int MOST_CABLES = 19;
 
     private static final Duration LINK = Duration.ofMinutes(3);
     private static final Duration LEAD = Duration.ofMinutes(1);
@@ -35,19 +37,24 @@ public record WorkOrder(School school, Reach start, List<Step> steps) {
 
     /**
      * @param capacity of one block
-     * @throws OutOfRange for a pack of more than 12 blocks
+     * @throws OutOfRange for a pack of more than 12 blocks or 19 cables
      */
     public static WorkOrder apart(Pack pack, School school, AmpHours capacity) {
-        OutOfRange.check("blocks", pack.blocks(), 1, MOST_BLOCKS);
+        check(pack);
         return walked(school, order(pack, school), begun(pack, false), capacity, false);
     }
 
     /** The same order the other way round, every step worked out anew. */
     public static WorkOrder together(Pack pack, School school, AmpHours capacity) {
-        OutOfRange.check("blocks", pack.blocks(), 1, MOST_BLOCKS);
+        check(pack);
         List<Cable> back = new ArrayList<>(order(pack, school));
         Collections.reverse(back);
         return walked(school, back, begun(pack, true), capacity, true);
+    }
+
+    private static void check(Pack pack) {
+        OutOfRange.check("blocks", pack.blocks(), 1, MOST_BLOCKS);
+        OutOfRange.check("cables", pack.cables().size(), 1, MOST_CABLES);
     }
 
     /** The main switch is off before the first cable is touched, and goes on after the last. */

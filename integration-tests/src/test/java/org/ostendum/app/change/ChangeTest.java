@@ -242,8 +242,9 @@ class ChangeTest extends AtTheTruck {
     @Test
     void whatMayNotGoInSaysWhy() throws Exception {
         assertThat(tom.page("/machines/" + truck.code()))
-                .contains("May not, and why", "It is in ", "T-28 weighs 810 kg")
-                .doesNotContain("G-01");
+                .contains(
+                        "May not, and why", "It is in ", "T-28 weighs 810 kg", "Never into it: it runs on 36 V", "48 V")
+                .doesNotContain("/batteries/G-01");
         assertThat(tom.page("/machines")).contains(truck.code(), old.code());
     }
 }

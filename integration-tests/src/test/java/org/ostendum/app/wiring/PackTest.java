@@ -314,6 +314,21 @@ class PackTest extends JobsTest {
         assertThat(packs.of(battery(code)).orElseThrow().fittings()).hasSize(2 + 12);
     }
 
+    /** Leads without end would take the search for an order without end. */
+    @Test
+    void noMoreLeadsAreDrawnThanCanBePutInOrder() throws Exception {
+        String page = "/batteries/" + code + "/pack";
+        for (int block = 1; block <= 6; block++) {
+            tom.send(page + "/fitting", "fitting", "SENSE_LEAD " + block + "+");
+            tom.send(page + "/fitting", "fitting", "SENSE_LEAD " + block + "-");
+        }
+        assertThat(packs.of(battery(code)).orElseThrow().cables()).hasSize(7 + 12);
+        assertThat(tom.send(page + "/tap", "name", "horn", "first", "1", "last", "2")
+                        .getContentAsString())
+                .contains("No more than 19 cables");
+        assertThat(tom.page(page)).contains("S12");
+    }
+
     /** The switch goes on last, before the machine is tried. */
     @Test
     void thePackIsSwitchedOnWhenAllIsTight() throws Exception {
