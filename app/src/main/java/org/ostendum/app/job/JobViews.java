@@ -215,7 +215,10 @@ public class JobViews {
 
     private List<Message> sums(Run run, @Nullable Step current, @Nullable Battery battery) {
         @Nullable StepSum sum = current == null ? null : current.sum();
-        return sum == null || battery == null ? List.of() : sum.of(run, batteryStates.stateOf(battery));
+        if (sum == null) {
+            return List.of();
+        }
+        return battery == null ? sum.ofRoom() : sum.of(run, batteryStates.stateOf(battery));
     }
 
     private static String reckoned(Run run, @Nullable Step current, Instant now) {

@@ -5,10 +5,15 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.ledger.LedgerEvents;
 import org.ostendum.app.page.NotFound;
 import org.ostendum.app.plan.house.Mishap;
 import org.ostendum.app.plan.house.Mishaps;
+import org.ostendum.app.state.BatteryRecord;
 import org.ostendum.app.words.Words;
+import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
@@ -26,8 +31,12 @@ class PlanChanges {
     private final PlanRuns runs;
     private final Mishaps mishaps;
     private final Planning planning;
+    private final Batteries batteries;
+    private final BatteryRecord record;
 
-    PlanChanges(PlanRuns runs, Mishaps mishaps, Planning planning) {
+    PlanChanges(PlanRuns runs, Mishaps mishaps, Planning planning, Batteries batteries, BatteryRecord record) {
+        this.batteries = batteries;
+        this.record = record;
         this.runs = runs;
         this.mishaps = mishaps;
         this.planning = planning;
@@ -64,6 +73,32 @@ class PlanChanges {
                     runs.propose(proposed, with(other.plan(), other.job().id()), words.now());
                     return other.job().id();
                 });
+    }
+
+    /**
+     * Marks a job as done, and writes it into the battery's ledger.
+     *
+     * @return false for one of which its own page has to tell how it was done
+     */
+    @Transactional
+    public boolean done(long run, String id, Person by, Words words) {
+        PlanJob job = runs.plan(run).orElseThrow().jobs().stream()
+                .filter(j -> j.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new NotFound("job " + id));
+        BatteryEvent event =
+                switch (job.what()) {
+                    case WATER -> new BatteryEvent.Watered(words.now(), null, null, BatteryEvent.Fill.UNSTATED);
+                    case WASH -> new BatteryEvent.Washed(words.now());
+                    default -> null;
+                };
+        if (event == null) {
+            return false;
+        }
+        Battery battery = batteries.byCode(job.battery()).orElseThrow(() -> new NotFound("battery " + job.battery()));
+        record.record(battery, List.of(LedgerEvents.entry(event, by.id(), words.text("plan.done.remark"))));
+        runs.mark(run, id, true, "", by.id(), words.now());
+        return true;
     }
 
     /** A battery is not to go on that charger: planned anew at once. */

@@ -219,8 +219,11 @@ class PlanController {
 
     @PostMapping("/plan/{id}/done")
     String done(@PathVariable long id, @RequestParam String job, Person person, Words words, RedirectAttributes flash) {
-        runs.mark(known(id).id(), job, true, "", person.id(), words.now());
-        flash.addFlashAttribute("told", words.text("plan.done"));
+        if (changes.done(known(id).id(), job, person, words)) {
+            flash.addFlashAttribute("told", words.text("plan.done"));
+        } else {
+            flash.addFlashAttribute("fault", words.text("plan.done.open"));
+        }
         return "redirect:/plan/mine";
     }
 

@@ -13,7 +13,6 @@ import org.ostendum.app.plan.house.HouseBatteries;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
-import org.ostendum.core.plan.Task;
 import org.ostendum.core.state.BatteryState;
 import org.springframework.stereotype.Service;
 
@@ -60,10 +59,10 @@ public class PlannedJobs {
         }
         List<RunList> all = RunList.of(known.plan(), known.from(), login, now, runs.marks(known.run()));
         Set<String> codes = all.stream().map(line -> line.job().battery()).collect(Collectors.toSet());
-        Map<String, BatteryState> states = statesOf(
+        Map<String, Standing> standing = standing(
                 batteries.all().stream().filter(b -> codes.contains(b.code())).toList());
         return all.stream()
-                .filter(line -> isStillRight(line.job(), states, now))
+                .filter(line -> isStillRight(line.job(), standing, known, now))
                 .toList();
     }
 
@@ -80,24 +79,28 @@ public class PlannedJobs {
         if (jobs.isEmpty()) {
             return jobs;
         }
-        Map<String, BatteryState> states =
-                statesOf(batteries.byCode(code).stream().toList());
-        return jobs.stream().filter(job -> isStillRight(job, states, now)).toList();
+        Map<String, Standing> standing =
+                standing(batteries.byCode(code).stream().toList());
+        return jobs.stream()
+                .filter(job -> isStillRight(job, standing, known, now))
+                .toList();
     }
 
-    private Map<String, BatteryState> statesOf(List<Battery> wanted) {
+    /** A battery as it is by now, and where. */
+    private record Standing(BatteryState state, @Nullable String machine) {}
+
+    private Map<String, Standing> standing(List<Battery> wanted) {
         Map<Long, BatteryState> states = batteryStates.statesOf(wanted);
         return wanted.stream()
-                .collect(Collectors.toMap(Battery::code, b -> Objects.requireNonNull(states.get(b.id()))));
+                .collect(Collectors.toMap(
+                        Battery::code, b -> new Standing(Objects.requireNonNull(states.get(b.id())), b.machineCode())));
     }
 
     /** The plan was right when it was taken; what has happened since goes before it. */
-    private static boolean isStillRight(PlanJob job, Map<String, BatteryState> states, Instant now) {
-        BatteryState state = states.get(job.battery());
-        if (state == null || HouseBatteries.isHeld(state)) {
-            return false;
-        }
-        boolean begun = job.what() == Task.CHARGE && !job.start().isAfter(now);
-        return !(begun && state.isCharging());
+    private static boolean isStillRight(PlanJob job, Map<String, Standing> standing, Read planned, Instant now) {
+        Standing battery = standing.get(job.battery());
+        return battery != null
+                && !HouseBatteries.isHeld(battery.state())
+                && !Fulfilled.is(job, planned.plan(), battery.state(), battery.machine(), planned.from(), now);
     }
 }

@@ -31,6 +31,11 @@ record RunList(PlanJob job, @Nullable String path, boolean late) {
                 .toList();
     }
 
+    /** @return whether the word of the person is enough; of anything else its own page tells that it was done, and how */
+    public boolean isTold() {
+        return job.what() == Task.WATER || job.what() == Task.WASH;
+    }
+
     /** Whoever is there plugs in. */
     private static boolean isAnybodys(PlanJob job) {
         return job.what() == Task.CHARGE || job.what() == Task.EQUALISE;
@@ -39,11 +44,14 @@ record RunList(PlanJob job, @Nullable String path, boolean late) {
     private static @Nullable String path(PlanJob job) {
         return switch (job.what()) {
             case CHANGE -> "/machines/" + Objects.requireNonNull(job.machine());
-            case CHARGE -> "/batteries/" + job.battery() + "/charge";
+            case CHARGE ->
+                "/batteries/" + job.battery() + "/jobs/charge"
+                        + (job.charger() == null ? "" : "?charger=" + job.charger());
             case ROUND -> "/batteries/" + job.battery() + "/round";
             case WATER, EQUALISE, WASH ->
                 "/batteries/" + job.battery() + "/jobs/" + job.what().word();
-            default -> null;
+            case TEST -> "/batteries/" + job.battery() + "/capacity";
+            case USE, COOL -> null;
         };
     }
 }

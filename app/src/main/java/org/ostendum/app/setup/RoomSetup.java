@@ -164,6 +164,7 @@ class RoomSetup {
         if (form.front() > room.depthCm()) {
             Faults.tell(errors, "depth", "fault.outside", form.front(), room.depthCm());
         }
+        room.inTheWayOf(form.stand()).ifPresent(other -> Faults.tell(errors, "x", "stand.fault.overlap", other.name()));
         if (form.amps() != null && form.cells() == null) {
             Faults.tell(errors, "cells", "fault.blank");
         }

@@ -69,6 +69,11 @@ public class StandSetup {
             return ResponseEntity.status(HttpStatus.UNPROCESSABLE_CONTENT)
                     .body(words.text("fault.outside", x + is.widthCm(), room.widthCm()));
         }
+        Optional<Stand> inTheWay = room.inTheWayOf(is);
+        if (inTheWay.isPresent()) {
+            return ResponseEntity.status(HttpStatus.UNPROCESSABLE_CONTENT)
+                    .body(words.text("stand.fault.overlap", inTheWay.get().name()));
+        }
         stands.change(is);
         return ResponseEntity.noContent().build();
     }
@@ -105,6 +110,12 @@ public class StandSetup {
                     isNamed
                             ? words.text("stand.fault.size", room.widthCm(), room.depthCm())
                             : words.text("stand.fault.name", LONGEST_NAME));
+            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, stand(room, stand, words, page), page);
+        }
+        Optional<Stand> inTheWay = room.inTheWayOf(is);
+        if (inTheWay.isPresent()) {
+            page.addAttribute(
+                    "fault", words.text("stand.fault.overlap", inTheWay.get().name()));
             return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, stand(room, stand, words, page), page);
         }
         stands.change(is);

@@ -370,16 +370,14 @@ public final class NextThings {
     }
 
     private void add(NextStep step, Severity severity, Message reason, @Nullable String procedure) {
-        put(new NextThing(
-                code,
-                step,
-                severity,
-                procedure,
-                Message.of("next." + step, code),
-                reason,
-                null,
-                0,
-                StepTimes.of(step, battery)));
+        put(new NextThing(code, step, severity, procedure, what(step), reason, null, 0, StepTimes.of(step, battery)));
+    }
+
+    /** Between the cells of a block no voltmeter comes: what can be read is each block. */
+    private Message what(NextStep step) {
+        boolean byBlock =
+                step == NextStep.READ_CHARGE_VOLTS && battery.model().layout().cellsPerCase() > 1;
+        return Message.of("next." + step + (byBlock ? ".blocks" : ""), code);
     }
 
     /** Each kind once, by its gravest reason. */

@@ -1,5 +1,7 @@
 package org.ostendum.core.procedure;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -74,6 +76,18 @@ public enum StepSum {
                             : Message.of("step-sum.repair.cells", new Cells(cells)));
         }
     },
+    /** How much soda an amount of spilt acid takes: told beforehand, for nobody measures a spill. */
+    SODA {
+        @Override
+        public List<Message> of(Run run, BatteryState battery) {
+            return ofRoom();
+        }
+
+        @Override
+        public List<Message> ofRoom() {
+            return List.of(Message.of("step-sum.soda", soda(1), HALF_BUCKET, soda(HALF_BUCKET)));
+        }
+    },
     /** How much is drawn off and how much stronger acid goes in, for half of the way. */
     ACID_EXCHANGE {
         @Override
@@ -102,10 +116,26 @@ public enum StepSum {
     /** Acid as it is sold for batteries. */
     private static final CorrectedGravity STRONG = CorrectedGravity.ofPoints(1400);
 
+    /** Of a full battery: what a spill is at most. */
+    private static final CorrectedGravity SPILT = CorrectedGravity.ofPoints(1285);
+
+    private static final int HALF_BUCKET = 5;
+
     private static final double HALF = 0.5;
 
     /** @return one line or several; none where there is nothing to work out */
     public abstract List<Message> of(Run run, BatteryState battery);
+
+    /** @return the same for a job on no battery; none for a sum of a battery's */
+    public List<Message> ofRoom() {
+        return List.of();
+    }
+
+    /** @return kg, to the tenth */
+    private static BigDecimal soda(int litres) {
+        double kilograms = AcidMixing.soda(new Litres(litres), SPILT).kilograms();
+        return BigDecimal.valueOf(kilograms).setScale(1, RoundingMode.HALF_UP);
+    }
 
     private static int points(String measured) {
         return (int) Math.round(Double.parseDouble(measured.replace(',', '.')));

@@ -1,6 +1,7 @@
 package org.ostendum.core.room;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.charger.ChargerSheet;
@@ -71,6 +72,18 @@ public record RoomPlan(long id, String code, String name, int widthCm, int depth
         public int frontCm() {
             return yCm + depthCm;
         }
+
+        /** @return whether two stand in each other; side by side they may touch */
+        public boolean overlaps(Stand other) {
+            return xCm < other.rightCm() && other.xCm < rightCm() && yCm < other.frontCm() && other.yCm < frontCm();
+        }
+    }
+
+    /** @return the stand that another one, new or moved, would stand in */
+    public Optional<Stand> inTheWayOf(Stand stand) {
+        return stands.stream()
+                .filter(other -> other.id() != stand.id() && other.overlaps(stand))
+                .findFirst();
     }
 
     /**

@@ -3,6 +3,7 @@ package org.ostendum.core.procedure;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
 
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -73,6 +74,15 @@ class StepSumTest {
         // 300 Ah, 25 mm to the mark, 180 ml between mark and plates: 7.2 ml a millimetre.
         assertThat(argument(lines, 0, 1)).isEqualTo(new Millilitres(140));
         assertThat(argument(lines, 1, 1)).isEqualTo(new Millilitres(180));
+    }
+
+    /** 1.285 is 38 % acid: 0.49 kg in a litre, and 1.71 kg of soda to each. */
+    @Test
+    void aSpillIsToldItsSodaBeforehand() {
+        List<Message> lines = StepSum.SODA.ofRoom();
+        assertThat(lines).hasSize(1);
+        assertThat(lines.get(0).arguments()).containsExactly(new BigDecimal("0.8"), 5, new BigDecimal("4.2"));
+        assertThat(StepSum.WATER_TO_MARK.ofRoom()).isEmpty();
     }
 
     @Test

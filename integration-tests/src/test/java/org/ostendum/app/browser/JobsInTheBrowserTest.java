@@ -142,6 +142,7 @@ class JobsInTheBrowserTest extends ApplicationTest {
         at("Open the kit");
         press("Done");
         at("Soda from the edge");
+        assertThat(browser.text(".now-step")).contains("takes some 0.8 kg of soda, 5 litres some 4.2 kg");
         press("Done");
         at("Battery into its bag");
         browser.find(".now-step details summary").click();

@@ -130,9 +130,14 @@ class PlanInTheBrowserTest extends ApplicationTest {
 
         hand.go("/plan/mine");
         String first = hand.text(".run-list li.next h2");
-        press(hand, "Done");
-        sees(hand, "Kept as done");
-        assertThat(hand.text(".run-list li.next h2")).isNotEqualTo(first);
+        assertThat(first).as("the first job of the day").matches("Put \\S+ on \\S+");
+        hand.find(".run-list li.next a.plain").click();
+        hand.await("button[name=over]").click();
+        hand.awaitText(".told", "Done and written down");
+        hand.go("/plan/mine");
+        assertThat(hand.text(".run-list li.next h2"))
+                .as("the state shows that it is done")
+                .isNotEqualTo(first);
         hand.go("/plan/wrong");
         press(hand, "It is over");
         sees(hand, "planned anew");

@@ -31,6 +31,7 @@ import org.ostendum.app.plan.house.HouseProblem;
 import org.ostendum.app.plan.house.Mishaps;
 import org.ostendum.app.plan.house.WeekHours;
 import org.ostendum.app.state.BatteryStates;
+import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanChecker;
 import org.ostendum.core.plan.PlanJob;
@@ -215,8 +216,7 @@ class PlanTest extends JobsTest {
         assertThat(mine).isNotEmpty().allMatch(r -> !r.job().start().isBefore(run.from()));
         PlanJob first = mine.get(0).job();
         assertThat(tom.page("/plan/mine")).contains(first.battery());
-        tom.send("/plan/" + run.id() + "/done", "job", first.id());
-        assertThat(runs.marks(run.id())).containsKey(first.id());
+        told(run, plan);
         PlanJob charge = mine.stream()
                 .map(RunList::job)
                 .filter(j -> j.what() == Task.CHARGE && !j.equals(first))
@@ -228,6 +228,20 @@ class PlanTest extends JobsTest {
                 .filteredOn(b -> b.code().equals(charge.battery()))
                 .allMatch(PlanProblem.PoolBattery::held);
         mishaps.notOver(run.from()).forEach(m -> mishaps.over(m.id(), run.from()));
+    }
+
+    /** Watering is in the ledger with the mark, and so off every list; what has a page of its own is told there. */
+    private void told(PlanRun run, Plan plan) throws Exception {
+        PlanJob water = plan.jobs(Task.WATER).findFirst().orElseThrow();
+        tom.send("/plan/" + run.id() + "/done", "job", water.id());
+        assertThat(runs.marks(run.id())).containsKey(water.id());
+        Battery watered = batteries.byCode(water.battery()).orElseThrow();
+        assertThat(ledger.ofBattery(watered.id(), null, 1).get(0).kind()).isEqualTo(EntryKind.WATER);
+        assertThat(Fulfilled.is(water, plan, states.stateOf(watered), null, run.from(), states.instant()))
+                .isTrue();
+        PlanJob charge = plan.jobs(Task.CHARGE).findFirst().orElseThrow();
+        tom.send("/plan/" + run.id() + "/done", "job", charge.id());
+        assertThat(runs.marks(run.id())).doesNotContainKey(charge.id());
     }
 
     /** What a lead lets count is in the next problem, what he types wrong is told with what is allowed, and others see it only. */

@@ -68,6 +68,13 @@ class StandSetupTest extends ApplicationTest {
                 .isEqualTo(204);
         assertThat(stand().xCm()).isEqualTo(70);
         assertThat(maud.send(at() + "/move", "x", "-10", "y", "0").getStatus()).isEqualTo(422);
+        Stand other = room().stands().stream()
+                .filter(s -> s.code().equals("B"))
+                .findFirst()
+                .orElseThrow();
+        var inTheWay = maud.send(at() + "/move", "x", "70", "y", String.valueOf(other.yCm() + 10));
+        assertThat(inTheWay.getStatus()).isEqualTo(422);
+        assertThat(inTheWay.getContentAsString()).contains("It would stand in " + other.name());
         assertThat(maud.send(at() + "/move", "x", "19000", "y", "0").getStatus())
                 .isEqualTo(422);
         assertThat(stand().xCm()).isEqualTo(70);
