@@ -97,6 +97,26 @@ class CellsAndBlocksTest {
         assertThat(state.cellsAtWork()).isEqualTo(6);
     }
 
+    /** One cell falls week by week, and between the cells of a block no voltmeter comes. */
+    @Test
+    void ofAPackTheVoltsOfBlocksAreAskedFor() {
+        int[] points = new int[24];
+        Arrays.fill(points, 1275);
+        points[1] = 1215;
+        Told told = nothing().of(PACK);
+        int last = 5;
+        for (int week = 12; week >= last; week--) {
+            points[1] = 1275 - 5 * (12 - week);
+            told.worked(168 * week + 30, 80)
+                    .charged(168 * week + 8, 95)
+                    .read(168 * week + 4, RoundState.FULL_CHARGE, Level.RIGHT, points.clone());
+        }
+        assertThat(NextThings.of("G-1", told.fold().at(hoursAgo(168 * last), Surroundings.NOTHING)))
+                .filteredOn(thing -> thing.step() == NextStep.READ_CHARGE_VOLTS)
+                .extracting(thing -> thing.sentence().key())
+                .containsExactly("next.READ_CHARGE_VOLTS.blocks");
+    }
+
     /** Cells 1 to 4 are block 1; places 1 and 6 change. */
     @Test
     void aBlockGoesToItsNewPlaceWithItsReadings() {
