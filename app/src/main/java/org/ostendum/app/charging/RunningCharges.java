@@ -19,14 +19,13 @@ import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Chargers;
 import org.ostendum.app.inventory.Rooms;
-import org.ostendum.app.ledger.Ledger;
+import org.ostendum.app.ledger.RecentCharges;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.charge.PastCharges;
 import org.ostendum.core.charge.TimeToFull;
 import org.ostendum.core.charger.Mismatch;
 import org.ostendum.core.device.TagStatus;
-import org.ostendum.core.event.EventLog;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.room.RoomPlan;
 import org.ostendum.core.rulebook.Rulebook;
@@ -38,11 +37,9 @@ import org.springframework.stereotype.Service;
 /** What charges now, by the state of each battery, with what its charger and its devices say of it. */
 @Service
 class RunningCharges {
-    private static final Duration LEARNED_FROM = Duration.ofDays(120);
-
     private final Batteries batteries;
     private final BatteryStates batteryStates;
-    private final Ledger ledger;
+    private final RecentCharges recentCharges;
     private final Rooms rooms;
     private final Chargers chargers;
     private final ChargeRuns runs;
@@ -51,14 +48,14 @@ class RunningCharges {
     RunningCharges(
             Batteries batteries,
             BatteryStates batteryStates,
-            Ledger ledger,
+            RecentCharges recentCharges,
             Rooms rooms,
             Chargers chargers,
             ChargeRuns runs,
             DeviceStatuses statuses) {
         this.batteries = batteries;
         this.batteryStates = batteryStates;
-        this.ledger = ledger;
+        this.recentCharges = recentCharges;
         this.rooms = rooms;
         this.chargers = chargers;
         this.runs = runs;
@@ -87,8 +84,8 @@ class RunningCharges {
         Rulebook book = batteryStates.rulebook();
         List<Battery> charging =
                 all.stream().filter(b -> state(states, b).isCharging()).toList();
-        Map<Long, EventLog> past =
-                ledger.charges(charging.stream().map(Battery::id).toList(), now.minus(LEARNED_FROM));
+        Map<Long, PastCharges> past =
+                recentCharges.of(charging.stream().map(Battery::id).toList());
         return charging.stream()
                 .map(b -> {
                     ChargeRun run = open.get(b.id());
@@ -100,7 +97,7 @@ class RunningCharges {
                             run,
                             charger,
                             book.rulesFor(b.type().id()),
-                            PastCharges.of(past.getOrDefault(b.id(), EventLog.NONE)),
+                            Objects.requireNonNull(past.get(b.id())),
                             now);
                 })
                 .sorted(Comparator.comparing(r -> r.left().likely()))

@@ -29,6 +29,9 @@ public record WiringDrawing(
     private static final double WIDTH = 840;
     private static final double HEIGHT = 430;
     private static final double TAP_LENGTH = 30;
+    /** A sense lead leaves its post aslant, clear of a tap's. */
+    private static final double BESIDE_TAP = 52;
+
     private static final double ABOVE_POST = 13;
     private static final double SWITCH_BELOW = 26;
     private static final double SHROUD = 13;
@@ -121,7 +124,7 @@ public record WiringDrawing(
         }
         if (cable.isLead()) {
             Point from = at(ground, cable.from());
-            Point to = from.plus(cable.kind() == Cable.Kind.SENSE ? TAP_LENGTH : 0, TAP_LENGTH);
+            Point to = from.plus(cable.kind() == Cable.Kind.SENSE ? BESIDE_TAP : 0, TAP_LENGTH);
             return new CableLine(cable.number(), look, kind, Strokes.polyline(List.of(from, to)), to.plus(0, 16));
         }
         List<Point> strap = ground.straps().get(cable.from().place() - 1);

@@ -78,7 +78,8 @@ class TapViews {
                                 pack.layout(),
                                 pack.taps().stream()
                                         .map(t -> t.equals(tap) ? relief.elsewhere() : t)
-                                        .toList())),
+                                        .toList(),
+                                pack.fittings())),
                         battery.type().cablesLeft(),
                         null),
                 BlockSwap.of(battery, relief.from(pack.blocks())));

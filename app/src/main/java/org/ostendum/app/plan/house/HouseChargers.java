@@ -1,7 +1,5 @@
 package org.ostendum.app.plan.house;
 
-import java.time.Duration;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -10,14 +8,13 @@ import java.util.Map;
 import java.util.Objects;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Rooms;
-import org.ostendum.app.ledger.Ledger;
+import org.ostendum.app.ledger.RecentCharges;
 import org.ostendum.app.plan.house.Mishap.Kind;
 import org.ostendum.core.charge.ChargeSums;
 import org.ostendum.core.charge.PastCharges;
 import org.ostendum.core.charge.TimeToFull;
 import org.ostendum.core.charger.ChargerMatch;
 import org.ostendum.core.event.ChargeKind;
-import org.ostendum.core.event.EventLog;
 import org.ostendum.core.gas.Gassing;
 import org.ostendum.core.plan.ChargeLength;
 import org.ostendum.core.plan.PlanProblem.Pairing;
@@ -38,17 +35,16 @@ import org.springframework.stereotype.Component;
 /** Chargers of the house as the plan sees them: what they draw, what their batteries give off, which go with which battery, and how long a charge lasts. */
 @Component
 class HouseChargers {
-    private static final Duration LEARNED_FROM = Duration.ofDays(120);
     private static final Celsius ROOM = Celsius.of(20);
     /** A finishing current is 3 to 5 A per 100 Ah; a charger's own plate bounds it. */
     private static final double FINISH_OF_PLATE = 0.25;
 
     private final Rooms rooms;
-    private final Ledger ledger;
+    private final RecentCharges recentCharges;
 
-    HouseChargers(Rooms rooms, Ledger ledger) {
+    HouseChargers(Rooms rooms, RecentCharges recentCharges) {
         this.rooms = rooms;
-        this.ledger = ledger;
+        this.recentCharges = recentCharges;
     }
 
     List<RoomPlan> plans() {
@@ -110,20 +106,16 @@ class HouseChargers {
     }
 
     List<Pairing> pairings(
-            Collection<Battery> batteries,
-            Map<Long, BatteryState> states,
-            List<RoomPlan> plans,
-            Rulebook book,
-            Instant now) {
-        Map<Long, EventLog> past =
-                ledger.charges(batteries.stream().map(Battery::id).toList(), now.minus(LEARNED_FROM));
+            Collection<Battery> batteries, Map<Long, BatteryState> states, List<RoomPlan> plans, Rulebook book) {
+        Map<Long, PastCharges> past =
+                recentCharges.of(batteries.stream().map(Battery::id).toList());
         List<RoomPlan.Charger> chargers =
                 plans.stream().flatMap(RoomPlan::chargers).toList();
         List<Pairing> pairs = new ArrayList<>();
         for (Battery battery : batteries) {
             BatteryState state = Objects.requireNonNull(states.get(battery.id()));
-            List<TimeToFull.Past> finished = PastCharges.of(past.getOrDefault(battery.id(), EventLog.NONE))
-                    .finished();
+            List<TimeToFull.Past> finished =
+                    Objects.requireNonNull(past.get(battery.id())).finished();
             Map<Double, ChargeLength> lengths = new HashMap<>();
             for (RoomPlan.Charger charger : chargers) {
                 if (goesWith(

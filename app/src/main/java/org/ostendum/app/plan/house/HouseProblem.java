@@ -100,7 +100,7 @@ public class HouseProblem {
                 .toList();
         List<RoomPlan> plans = chargers.plans();
         List<Machine> needs = machines.machines(all, from, until, wrong);
-        List<Pairing> pairs = chargers.pairings(all, states, plans, book, from).stream()
+        List<Pairing> pairs = chargers.pairings(all, states, plans, book).stream()
                 .filter(pair -> wrong.stream().noneMatch(mishap -> mishap.forbids(pair.battery(), pair.charger())))
                 .toList();
         List<PlanJob> pinned =
