@@ -222,14 +222,21 @@ public final class NextThings {
             return;
         }
         Cells cells = new Cells(renewal.cells());
-        if (!isSince(renewal, battery.charging().chargeEnded())) {
+        boolean equalised = isSince(renewal, battery.charging().equalised());
+        if (!equalised && !isChargedSince(renewal)) {
             add(NextStep.CHARGE, Severity.ACT, Message.of("next.renewed.CHARGE", cells));
-        } else if (!isSince(renewal, battery.charging().equalised()) && mayBeEqualised()) {
+        } else if (!equalised && mayBeEqualised()) {
             add(NextStep.EQUALISE, Severity.ACT, Message.of("next.renewed.EQUALISE", cells));
         } else if (!isSince(renewal, battery.roundAt())
                 && battery.model().kind().hasCaps()) {
             add(NextStep.TAKE_ROUND, Severity.ACT, Message.of("next.renewed.TAKE_ROUND", cells));
         }
+    }
+
+    /** What was stopped or broken off was no full charge. */
+    private boolean isChargedSince(Renewal renewal) {
+        return isSince(renewal, battery.charging().chargeEnded())
+                && !battery.charging().ending().isBeforeFull();
     }
 
     private static boolean isSince(Renewal renewal, @Nullable Instant done) {

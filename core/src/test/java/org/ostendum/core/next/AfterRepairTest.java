@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.ostendum.core.event.BatteryEvent.CellReplaced;
+import org.ostendum.core.event.Ending;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.state.Told;
@@ -32,6 +33,15 @@ class AfterRepairTest {
         assertThat(steps(told)).containsExactly(NextStep.TAKE_ROUND);
         told.read(1, RoundState.AFTER_EQUALISE, EVEN);
         assertThat(steps(told)).isEmpty();
+    }
+
+    /** Stopped in heat, or broken off, it was no full charge; and one in a break, after the equalising, asks for none again. */
+    @Test
+    void aChargeThatWasStoppedIsNotTheFullOne() {
+        Told told = repaired(18).chargeBegun(12).ended(11, Ending.STOPPED, 2.0);
+        assertThat(steps(told)).containsExactly(NextStep.CHARGE);
+        told.charged(9, 168).equalised(4).worked(3, 20).chargeBegun(2.5).ended(2, Ending.ENDED_EARLY, 10.0);
+        assertThat(steps(told)).containsExactly(NextStep.TAKE_ROUND);
     }
 
     @Test
