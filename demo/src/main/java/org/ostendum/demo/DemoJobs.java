@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.app.incident.Incident;
+import org.ostendum.app.incident.Incidents;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Machines;
@@ -22,13 +24,13 @@ import org.ostendum.app.people.People;
 import org.ostendum.app.procedure.ProcedureFile;
 import org.ostendum.app.procedure.Rows;
 import org.ostendum.app.procedure.SiteProcedures;
-import org.ostendum.app.safety.Incidents;
 import org.ostendum.app.state.Rounds;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.procedure.Procedure;
 import org.ostendum.core.procedure.RunEvent.Kind;
 import org.ostendum.core.procedure.Step;
 import org.ostendum.core.quantity.Celsius;
+import org.ostendum.core.safety.IncidentKind;
 import org.ostendum.core.wiring.School;
 import org.springframework.stereotype.Component;
 
@@ -176,6 +178,8 @@ class DemoJobs {
         say(job, "tom", List.of(new At(Kind.PAUSED, "", "")));
     }
 
+    private static final Duration SPLASHED_BEFORE = Duration.ofDays(140);
+
     private void spill() {
         long job = begin("spill", null, "ines");
         say(
@@ -191,17 +195,50 @@ class DemoJobs {
                         At.done("wipe"),
                         At.done("sign")));
         say(job, "oskar", List.of(At.done("inspected"), END));
-        incidents.write(
+        incidents.add(
                 job,
-                new Incidents.Report(
+                null,
+                new Incident.Course(
+                        IncidentKind.SPILL,
+                        clock.instant(),
                         "Stand B, in front of place 4",
+                        null,
+                        null,
                         new BigDecimal("1.5"),
                         0,
-                        "The filling jug stood on the edge of stand B.",
+                        "The filling jug was knocked off the edge of stand B.",
+                        ""),
+                new Incident.Lesson(
+                        "The jug stood on the edge, and it was a two-litre one.",
                         "Floor neutralised and washed, jug thrown away.",
                         "Jugs hang on the wall; one litre only.",
                         null),
                 person("ines").id());
+        splashLongAgo();
+    }
+
+    /** One of last spring, which a lead has closed. */
+    private void splashLongAgo() {
+        long id = incidents.add(
+                null,
+                null,
+                new Incident.Course(
+                        IncidentKind.ACID_ON_PERSON,
+                        clock.instant().minus(SPLASHED_BEFORE),
+                        "Beside charger 3",
+                        null,
+                        null,
+                        null,
+                        1,
+                        "A drop sprang from the hydrometer into an eye, while the face shield hung on its hook.",
+                        "Fifteen minutes at the eyewash, then to the eye clinic. Back at work the next day."),
+                new Incident.Lesson(
+                        "The float stuck and was shaken free over the cell.",
+                        "Hydrometer cleaned and kept upright.",
+                        "No hydrometer without the face shield, also for one cell.",
+                        null),
+                person("tom").id());
+        incidents.close(id, 0, "Read out at the shift’s start.", person("maud").id());
     }
 
     /** When the newcomer's filling was begun, and with which step the charger went on. */

@@ -87,6 +87,18 @@ public class AlarmService {
         }
     }
 
+    /** Clears one because a person has seen to its cause, so that nobody has to acknowledge it any more. */
+    public void settle(AlarmKind kind, String about, long personId) {
+        String key = PollAlarms.key(kind, about);
+        for (StandingAlarm alarm : alarms.open()) {
+            if (alarm.key().equals(key)) {
+                alarms.acknowledge(alarm.id(), personId, clock.instant(), null);
+                alarms.clear(alarm.id(), clock.instant());
+            }
+        }
+        changed();
+    }
+
     private void changed() {
         open = alarms.open();
         live.alarms();

@@ -14,6 +14,7 @@ import org.ostendum.app.alarm.Alarms;
 import org.ostendum.app.alarm.StandingAlarm;
 import org.ostendum.app.battery.LedgerLine;
 import org.ostendum.app.form.PlainDay;
+import org.ostendum.app.incident.Incidents;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.job.JobRunning;
@@ -45,6 +46,7 @@ class DayController {
     private final OpenRounds rounds;
     private final SiteProcedures procedures;
     private final Alarms alarms;
+    private final Incidents incidents;
     private final Batteries batteries;
     private final BatteryStates batteryStates;
     private final ZoneId zone;
@@ -55,6 +57,7 @@ class DayController {
             OpenRounds rounds,
             SiteProcedures procedures,
             Alarms alarms,
+            Incidents incidents,
             Batteries batteries,
             BatteryStates batteryStates,
             ZoneId zone) {
@@ -63,6 +66,7 @@ class DayController {
         this.rounds = rounds;
         this.procedures = procedures;
         this.alarms = alarms;
+        this.incidents = incidents;
         this.batteries = batteries;
         this.batteryStates = batteryStates;
         this.zone = zone;
@@ -89,6 +93,7 @@ class DayController {
         page.addAttribute("underWay", underWay());
         page.addAttribute("rounds", openRounds());
         page.addAttribute("alarms", alarms(from, until));
+        page.addAttribute("incidents", incidents.between(from, until));
         page.addAttribute("things", things.stream().limit(THINGS).toList());
         page.addAttribute("waiting", things.size());
         return "day/day";

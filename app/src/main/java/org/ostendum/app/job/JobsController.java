@@ -7,9 +7,9 @@ import java.util.stream.Collectors;
 import org.ostendum.app.capacity.CapacityTests;
 import org.ostendum.app.complaint.Complaints;
 import org.ostendum.app.defect.Defects;
+import org.ostendum.app.incident.Incidents;
 import org.ostendum.app.photo.Photos;
 import org.ostendum.app.procedure.SiteProcedures;
-import org.ostendum.app.safety.Incidents;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.procedure.Procedure;
 import org.ostendum.core.procedure.Run;
@@ -69,9 +69,7 @@ class JobsController {
         page.addAttribute("pictures", photos.ofOpenDefects());
         page.addAttribute("recurring", defects.recurring());
         page.addAttribute("complaints", complaints.open());
-        page.addAttribute(
-                "incidents",
-                incidents.all().stream().filter(Incidents.Incident::isOpen).toList());
+        page.addAttribute("incidents", incidents.open());
         return "job/jobs";
     }
 

@@ -19,7 +19,7 @@ import org.jooq.TableField;
 import org.ostendum.app.db.jooq.tables.records.PhotoRecord;
 import org.springframework.stereotype.Repository;
 
-/** Pictures of jobs, defects and rounds, re-encoded so that nothing but the picture is kept. */
+/** Pictures of jobs, defects, rounds and incidents, re-encoded so that nothing but the picture is kept. */
 @Repository
 public class Photos {
     private final DSLContext sql;
@@ -46,16 +46,18 @@ public class Photos {
     public enum Subject {
         JOB,
         DEFECT,
-        ROUND
+        ROUND,
+        INCIDENT
     }
 
-    /** A job, a defect or a round by its id. */
+    /** A job, a defect, a round or an incident by its id. */
     public record Of(Subject subject, long id) {
         private TableField<PhotoRecord, Long> column() {
             return switch (subject) {
                 case JOB -> PHOTO.JOB_ID;
                 case DEFECT -> PHOTO.DEFECT_ID;
                 case ROUND -> PHOTO.ROUND_ID;
+                case INCIDENT -> PHOTO.INCIDENT_ID;
             };
         }
     }
@@ -117,7 +119,7 @@ public class Photos {
                 .fetchOptional(r -> new Image(r.value1(), r.value2()));
     }
 
-    /** Keeps a picture; the same one sent twice to the same job, defect or round is kept once. */
+    /** Keeps a picture; the same one sent twice to the same job, defect, round or incident is kept once. */
     public void keep(Of of, NewPhoto photo, long personId) {
         sql.insertInto(PHOTO)
                 .set(of.column(), of.id())

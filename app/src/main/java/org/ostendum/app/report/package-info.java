@@ -1,4 +1,4 @@
-/** What people report by hand: defects with their pictures, and the incident that a spill was. */
+/** What people report of batteries by hand: defects, with their pictures. */
 @NullMarked
 package org.ostendum.app.report;
 

@@ -20,6 +20,8 @@ public enum AlarmKind {
     BRIDGED_TOO_LONG(Severity.STOP),
     /** A cell reverses, or is about to, in a discharge test. */
     CELL_REVERSES(Severity.STOP),
+    /** An incident was reported, and no lead has closed its report. */
+    INCIDENT(Severity.ACT),
     LEVEL_LOW(Severity.WATCH),
     /** A device has said nothing sensible for a while. */
     NOT_HEARD(Severity.WATCH);

@@ -156,7 +156,8 @@ class JobsInTheBrowserTest extends ApplicationTest {
         press("Sign as Oskar Lindqvarn");
         press("End the job and write it down");
         press("Write the incident report");
-        browser.await("#cause").sendKeys("hose slipped off the gun");
+        browser.await("#what").sendKeys("three litres over the floor");
+        browser.find("#cause").sendKeys("hose slipped off the gun");
         browser.find("#place").sendKeys("by the water cart");
         browser.find("#hurt").sendKeys("0");
         browser.find("#corrective").sendKeys("clamped");

@@ -4,13 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jsoup.Jsoup;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.ostendum.app.incident.Incidents;
 import org.ostendum.app.inventory.Rooms;
 import org.ostendum.app.people.People;
 import org.ostendum.app.people.Trainings;
@@ -186,53 +189,51 @@ class SafetyPagesTest extends ApplicationTest {
         say(oskar, job, "inspected", "");
         oskar.send("/jobs/" + job + "/finish", "key", UUID.randomUUID().toString());
         assertThat(oskar.page("/jobs/" + job)).contains("Write the incident report");
-        MockHttpServletResponse half =
-                oskar.send("/jobs/" + job + "/report", "cause", "cap left off", "corrective", "");
-        assertThat(half.getStatus()).isEqualTo(422);
-        assertThat(half.getContentAsString()).contains("cap left off", "Write something here");
-        oskar.send(
-                "/jobs/" + job + "/report",
-                "place",
-                "by stand A",
-                "litres",
-                "0.5",
-                "hurt",
-                "0",
-                "cause",
-                "cap left off",
-                "corrective",
-                "washed",
-                "prevention",
-                "caps counted");
-        assertThat(maud.send("/jobs/" + job + "/review", "review", "agreed").getContentAsString())
-                .contains("the kit refilled");
+        assertThat(oskar.page("/incidents/new?job=" + job)).contains("name=\"job\" value=\"" + job + "\"");
+        String[] spilt = {
+            "job",
+            "" + job,
+            "kind",
+            "SPILL",
+            "place",
+            "by stand A",
+            "litres",
+            "0.5",
+            "hurt",
+            "0",
+            "what",
+            "cap left off"
+        };
+        String report = oskar.sendParts("/incidents", List.of(), spilt).getRedirectedUrl();
+        assertThat(oskar.ask(get("/incidents/new?job=" + job)).getRedirectedUrl())
+                .isEqualTo(report);
         assertThat(maud.page("/jobs")).contains("cap left off");
-        oskar.send(
-                "/jobs/" + job + "/report",
-                "place",
-                "by stand A",
-                "litres",
-                "0.5",
-                "hurt",
-                "0",
-                "cause",
-                "cap left off",
-                "corrective",
-                "washed",
-                "prevention",
-                "caps counted",
-                "kit",
-                TestClock.today().minusDays(1).toString());
-        assertThat(oskar.send("/jobs/" + job + "/review", "review", "agreed").getStatus())
+        assertThat(maud.send(report + "/review", "review", "agreed").getContentAsString())
+                .contains("Still to be written: What caused it", "Spill kit refilled and dated again on");
+        String[] whole = Stream.concat(
+                        Arrays.stream(spilt),
+                        Stream.of(
+                                "cause",
+                                "no count of caps",
+                                "corrective",
+                                "washed",
+                                "prevention",
+                                "caps counted",
+                                "kit",
+                                TestClock.today().minusDays(1).toString(),
+                                "version",
+                                "0"))
+                .toArray(String[]::new);
+        assertThat(oskar.sendParts(report, List.of(), whole).getStatus()).isEqualTo(302);
+        assertThat(oskar.send(report + "/review", "review", "agreed").getStatus())
                 .isEqualTo(403);
-        maud.send("/jobs/" + job + "/review", "review", "agreed");
+        maud.send(report + "/review", "review", "agreed", "version", "1");
         assertThat(incidents.ofJob(job).orElseThrow().isOpen()).isFalse();
-        assertThat(oskar.page("/jobs/" + job + "/report")).contains("by stand A", "500 ml", "nobody was hurt");
+        assertThat(oskar.page(report)).contains("by stand A", "500 ml", "nobody was hurt", "no count of caps");
         assertThat(maud.page("/jobs")).doesNotContain("cap left off");
         oskar.send("/safety/stations/" + station("Spill kit by the door").id(), "sound", "true", "remark", "refilled");
         assertThat(ines.page("/batteries/T-12/round")).doesNotContain("not in order");
-        assertThat(oskar.send("/jobs/" + job + "/report", "cause", "x", "corrective", "y", "prevention", "z")
-                        .getContentAsString())
+        assertThat(oskar.sendParts(report, List.of(), whole).getContentAsString())
                 .contains("This report is closed");
     }
 

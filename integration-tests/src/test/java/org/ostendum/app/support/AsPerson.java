@@ -4,13 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.multipart;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
 import java.util.Arrays;
+import java.util.List;
 import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.AbstractMockHttpServletRequestBuilder;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+import org.springframework.test.web.servlet.request.MockMultipartHttpServletRequestBuilder;
 
 /**
  * A person of the demo asking the application.
@@ -59,6 +63,17 @@ public record AsPerson(MockMvc mvc, String login, String role) {
     /** Sends a form of names and values in turn. */
     public MockHttpServletResponse send(String path, String... namesAndValues) throws Exception {
         MockHttpServletRequestBuilder request = post(path);
+        for (int i = 0; i < namesAndValues.length; i += 2) {
+            request.param(namesAndValues[i], namesAndValues[i + 1]);
+        }
+        return ask(request);
+    }
+
+    /** Sends a form that may carry files, of names and values in turn. */
+    public MockHttpServletResponse sendParts(String path, List<MockMultipartFile> files, String... namesAndValues)
+            throws Exception {
+        MockMultipartHttpServletRequestBuilder request = multipart(path);
+        files.forEach(request::file);
         for (int i = 0; i < namesAndValues.length; i += 2) {
             request.param(namesAndValues[i], namesAndValues[i + 1]);
         }

@@ -1,0 +1,75 @@
+package org.ostendum.app.incident;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.ostendum.app.alarm.AlarmService;
+import org.ostendum.app.alarm.Alarms.Belongs;
+import org.ostendum.app.incident.Incident.Course;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.ledger.NewEntry;
+import org.ostendum.app.state.BatteryRecord;
+import org.ostendum.app.words.Words;
+import org.ostendum.core.alarm.Alarm;
+import org.ostendum.core.alarm.AlarmKind;
+import org.ostendum.core.event.EntryKind;
+import org.ostendum.core.judge.Message;
+import org.ostendum.core.people.Person;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** A report written, in the ledger of the battery it was at, and told as an alarm until a lead has closed it. */
+@Component
+class IncidentReports {
+    private final Incidents incidents;
+    private final BatteryRecord batteryRecord;
+    private final AlarmService alarms;
+
+    IncidentReports(Incidents incidents, BatteryRecord batteryRecord, AlarmService alarms) {
+        this.incidents = incidents;
+        this.batteryRecord = batteryRecord;
+        this.alarms = alarms;
+    }
+
+    /** @return number of the report; of one that was sent before, the number it has */
+    @Transactional
+    public long report(IncidentForm form, Course course, @Nullable Battery battery, Person person, Words words) {
+        String key = form.key();
+        Optional<Incident> sent = key == null ? Optional.empty() : incidents.ofForm(key);
+        return sent.map(Incident::id).orElseGet(() -> first(form, course, battery, person, words));
+    }
+
+    private long first(IncidentForm form, Course course, @Nullable Battery battery, Person person, Words words) {
+        long id = incidents.add(form.job(), form.key(), course, form.lesson(), person.id());
+        if (battery != null) {
+            note(
+                    battery,
+                    course.at(),
+                    words.text("incident.ledger", id, words.name(course.kind()), course.what()),
+                    person);
+        }
+        int hurt = Objects.requireNonNullElse(course.hurt(), 0);
+        Message sentence = Message.of("alarm.INCIDENT", hurt, course.place(), course.what());
+        alarms.ring(
+                new Alarm(AlarmKind.INCIDENT, Long.toString(id), sentence),
+                new Belongs(course.batteryId(), null, null));
+        return id;
+    }
+
+    /** @return whether it could be closed: it was open, and nobody had written it since it was read */
+    @Transactional
+    public boolean close(Incident incident, int version, String review, Person person) {
+        boolean closed = incidents.close(incident.id(), version, review, person.id());
+        if (closed) {
+            alarms.settle(AlarmKind.INCIDENT, Long.toString(incident.id()), person.id());
+        }
+        return closed;
+    }
+
+    private void note(Battery battery, Instant at, String told, Person person) {
+        batteryRecord.lock(battery);
+        batteryRecord.record(battery, List.of(NewEntry.of(EntryKind.NOTE, at, person.id(), null, told)));
+    }
+}
