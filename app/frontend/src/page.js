@@ -82,6 +82,39 @@ for (const box of document.querySelectorAll("[data-finds]")) {
   });
 }
 
+// Beside a list stands what helps with the line in focus or under the pointer, where there is room beside it.
+(() => {
+  const beside = document.getElementById("beside");
+  const wide = matchMedia("(min-width: 861px)");
+  const afterMs = 160;
+  let shown = null;
+  let waiting = 0;
+  let asked = null;
+  if (!beside) return;
+  async function show(row) {
+    asked?.abort();
+    asked = new AbortController();
+    try {
+      const answer = await fetch(row.dataset.beside, { signal: asked.signal });
+      if (answer.ok && !answer.redirected) {
+        beside.innerHTML = await answer.text();
+        shown?.classList.remove("in-focus");
+        shown = row;
+        row.classList.add("in-focus");
+      }
+    } catch {
+      // Left as it is: the next line asks again.
+    }
+  }
+  function look(e) {
+    const row = e.target.closest?.("[data-beside]");
+    clearTimeout(waiting);
+    if (row && row !== shown && wide.matches) waiting = setTimeout(() => show(row), afterMs);
+  }
+  document.addEventListener("focusin", look);
+  document.addEventListener("pointerover", look);
+})();
+
 // An address that names a folded line opens it.
 (() => {
   const named = location.hash.length > 1 && document.getElementById(decodeURIComponent(location.hash.slice(1)));

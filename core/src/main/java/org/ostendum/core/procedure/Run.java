@@ -129,6 +129,13 @@ public final class Run {
         return at + 1;
     }
 
+    /** @return steps from the current one to the end, those that an answer may yet leave out counted too; 0 when all are settled */
+    public int left() {
+        return current()
+                .map(step -> procedure.steps().size() - procedure.indexOf(step.id()))
+                .orElse(0);
+    }
+
     /** @return the step to do now; empty when all are settled */
     public Optional<Step> current() {
         List<Step> way = way();

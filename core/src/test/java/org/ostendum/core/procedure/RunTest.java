@@ -96,6 +96,7 @@ class RunTest {
         assertThat(current(dirty)).isEqualTo("wash");
         assertThat(dirty.defects()).containsExactly(DefectKind.DIRTY_TOP);
         assertThat(dirty.way()).extracting(Step::id).containsExactly("off", "case", "wash");
+        assertThat(dirty.left()).isEqualTo(3);
     }
 
     @Test
@@ -108,6 +109,7 @@ class RunTest {
         done("rest", "");
         Run run = done("note", "fine");
         assertThat(run.current()).isEmpty();
+        assertThat(run.left()).isZero();
         assertThat(run.status()).isEqualTo(Status.RUNNING);
         assertThat(after(Kind.FINISHED, "", "").status()).isEqualTo(Status.FINISHED);
         assertThat(run.value("warmth")).isEqualTo("22");

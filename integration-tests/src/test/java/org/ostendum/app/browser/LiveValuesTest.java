@@ -55,6 +55,20 @@ class LiveValuesTest extends ApplicationTest {
     }
 
     @Test
+    void besideAListStandsWhatHelpsWithTheLineInFocus() {
+        browser.go("/fleet");
+        assertThat(browser.text("#beside")).contains("Point at a line");
+        browser.js("document.querySelector('tr[data-beside*=\"/T-22/\"] a').focus()");
+        browser.awaitText("#beside", "Cover the plates of T-22");
+        assertThat(browser.find("#beside a.action").getDomAttribute("href"))
+                .isEqualTo("/batteries/T-22/jobs/cover-plates");
+        browser.go("/jobs");
+        browser.js("document.querySelector('tr[data-beside] a').focus()");
+        browser.awaitText("#beside", "Go on with it");
+        assertThat(browser.text("#beside")).contains("has it, since");
+    }
+
+    @Test
     void theFleetNarrowsWhileItIsAskedAndTheAddressBringsItBack() {
         browser.go("/fleet");
         new Select(browser.find("#duty")).selectByValue("AIRCRAFT");

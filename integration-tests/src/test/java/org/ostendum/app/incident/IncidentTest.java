@@ -107,7 +107,16 @@ class IncidentTest extends ApplicationTest {
                         .getContentAsString())
                 .contains("Still to be written: What was done about it, What keeps it from happening again.");
         String[] learned = arc(
-                "helped", "Hand cooled", "version", "1", "cause", "c", "corrective", "d", "prevention", "insulated tools");
+                "helped",
+                "Hand cooled",
+                "version",
+                "1",
+                "cause",
+                "c",
+                "corrective",
+                "d",
+                "prevention",
+                "insulated tools");
         maud.sendParts(path, List.of(), learned);
         maud.send(path + "/review", "review", "tools bought", "version", "2");
         assertThat(tom.page(path)).contains("Closed by Maud Ferrow", "tools bought", "one person was hurt");
