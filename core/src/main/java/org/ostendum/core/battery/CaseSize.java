@@ -9,6 +9,9 @@ public record CaseSize(int length, int width, int height) {
     public static final int LEAST = 50;
     public static final int MOST = 3000;
 
+    /** Half an inch to every side is the usual allowance before it has to be blocked. Rule of thumb. */
+    public static final int PLAY_MM = 26;
+
     private static final Pattern WRITTEN = Pattern.compile("(\\d{2,4})\\s*[x×*]\\s*(\\d{2,4})\\s*[x×*]\\s*(\\d{2,4})");
 
     /** @return a size as {@code 830 x 630 x 620}; empty for a text that is none, or one with a side beyond 50 to 3000 mm */
@@ -35,6 +38,11 @@ public record CaseSize(int length, int width, int height) {
     /** @return whether it goes into a bay as it stands: nobody turns a battery round to make it fit */
     public boolean fits(CaseSize bay) {
         return length <= bay.length && width <= bay.width && height <= bay.height;
+    }
+
+    /** @return whether it goes into a bay and sits in it without sliding by more than {@value #PLAY_MM} mm */
+    public boolean sitsIn(CaseSize bay) {
+        return fits(bay) && play(bay) <= PLAY_MM;
     }
 
     /** @return by how much it may slide in a bay that it fits into, mm */

@@ -119,6 +119,7 @@ public record PlanProblem(
      * @param weightFromKg least a battery has to weigh, being the counterweight
      * @param battery code of the one now in it; null for none
      * @param fixed whether its battery is never changed and charges in place
+     * @param refuses codes of batteries that do not sit in its bay by their size
      */
     public record Machine(
             String code,
@@ -128,13 +129,33 @@ public record PlanProblem(
             double weightToKg,
             @Nullable String battery,
             boolean fixed,
+            Set<String> refuses,
             List<Shift> shifts) {
         public Machine {
+            refuses = Set.copyOf(refuses);
             shifts = List.copyOf(shifts);
         }
 
+        /** One whose bay nobody has measured. */
+        public Machine(
+                String code,
+                int volts,
+                String connector,
+                double weightFromKg,
+                double weightToKg,
+                @Nullable String battery,
+                boolean fixed,
+                List<Shift> shifts) {
+            this(code, volts, connector, weightFromKg, weightToKg, battery, fixed, Set.of(), shifts);
+        }
+
         public Machine with(List<Shift> others) {
-            return new Machine(code, volts, connector, weightFromKg, weightToKg, battery, fixed, others);
+            return holding(battery, others);
+        }
+
+        /** @param inIt code of the battery now in it; null for none */
+        public Machine holding(@Nullable String inIt, List<Shift> others) {
+            return new Machine(code, volts, connector, weightFromKg, weightToKg, inIt, fixed, refuses, others);
         }
     }
 
@@ -199,7 +220,7 @@ public record PlanProblem(
             return capacityAh * (1 - leastSoc);
         }
 
-        /** @return whether it goes into that machine by plate and plug; a fixed machine takes its own alone */
+        /** @return whether it goes into that machine by plate, plug and size; a fixed machine takes its own alone */
         public boolean fits(Machine machine) {
             if (machine.fixed()) {
                 return code.equals(machine.battery());
@@ -207,7 +228,8 @@ public record PlanProblem(
             return volts == machine.volts()
                     && connector.equalsIgnoreCase(machine.connector())
                     && weightKg >= machine.weightFromKg()
-                    && weightKg <= machine.weightToKg();
+                    && weightKg <= machine.weightToKg()
+                    && !machine.refuses().contains(code);
         }
     }
 

@@ -8,8 +8,6 @@ import org.ostendum.core.procedure.Situation.Target;
 
 /** Gates on the machine a battery is to go into. */
 final class MachineGates {
-    /** Half an inch to every side is the usual allowance before it has to be blocked. Rule of thumb. */
-    private static final int PLAY_MM = 26;
 
     private MachineGates() {}
 
@@ -87,7 +85,7 @@ final class MachineGates {
         }
         CaseSize size = battery.size();
         CaseSize bay = into.bay();
-        if (size.fits(bay) && size.play(bay) <= PLAY_MM) {
+        if (size.sitsIn(bay)) {
             return GateOutcome.OPEN;
         }
         String how = size.fits(bay) ? "loose" : "shut";

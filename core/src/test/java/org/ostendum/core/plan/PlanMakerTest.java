@@ -108,6 +108,34 @@ class PlanMakerTest {
     }
 
     @Test
+    void whatDoesNotSitInItsBayStaysOutOfATruck() {
+        Machine truck = SmallRoom.truck("F1", null, 6, 14);
+        room.with(refusing(truck, Set.of("B1", "B2", "B3")));
+        assertThat(plan().jobs(Task.USE))
+                .filteredOn(use -> "F1".equals(use.machine()))
+                .isNotEmpty()
+                .allSatisfy(use -> assertThat(use.battery()).isEqualTo("B4"));
+        room.with(refusing(truck, Set.of("B1", "B2", "B3", "B4")));
+        assertThat(plan().unmet())
+                .filteredOn(un -> "F1".equals(un.machine()))
+                .extracting(un -> un.why().key())
+                .containsOnly("plan.unmet.none-fits");
+    }
+
+    private static Machine refusing(Machine like, Set<String> refused) {
+        return new Machine(
+                like.code(),
+                like.volts(),
+                like.connector(),
+                like.weightFromKg(),
+                like.weightToKg(),
+                like.battery(),
+                like.fixed(),
+                refused,
+                like.shifts());
+    }
+
+    @Test
     void withNobodyThereNothingIsChanged() {
         room.people.clear();
         room.with(SmallRoom.truck("F1", null, 6, 14));

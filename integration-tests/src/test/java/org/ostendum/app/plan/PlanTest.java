@@ -11,6 +11,7 @@ import java.time.Instant;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -22,8 +23,12 @@ import net.fortuna.ical4j.model.component.VEvent;
 import org.awaitility.Awaitility;
 import org.junit.jupiter.api.Test;
 import org.ostendum.app.db.jooq.tables.records.JobRecord;
+import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.inventory.Machine;
+import org.ostendum.app.inventory.Machines;
 import org.ostendum.app.inventory.Rooms;
+import org.ostendum.app.inventory.Sizes;
 import org.ostendum.app.job.JobsTest;
 import org.ostendum.app.people.People;
 import org.ostendum.app.plan.PlanRun.State;
@@ -32,6 +37,7 @@ import org.ostendum.app.plan.house.HouseProblem;
 import org.ostendum.app.plan.house.Mishaps;
 import org.ostendum.app.plan.house.WeekHours;
 import org.ostendum.app.state.BatteryStates;
+import org.ostendum.core.battery.CaseSize;
 import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanChecker;
@@ -68,6 +74,15 @@ class PlanTest extends JobsTest {
 
     @Autowired
     private HouseProblem house;
+
+    @Autowired
+    private Sizes sizes;
+
+    @Autowired
+    private Batteries batteries;
+
+    @Autowired
+    private Machines machines;
 
     @Autowired
     private People people;
@@ -401,6 +416,37 @@ class PlanTest extends JobsTest {
         } finally {
             changes.forEach(JobRecord::delete);
         }
+    }
+
+    /** The truck's page refuses it, so the plan must not send it there. */
+    @Test
+    void noBatteryIsPlannedIntoABayThatItDoesNotSitIn() {
+        Machine truck = machines.all().stream()
+                .filter(machine -> machine.code().equals("F1"))
+                .findFirst()
+                .orElseThrow();
+        Map<Long, CaseSize> bays = sizes.ofBays();
+        Map<Long, CaseSize> models = sizes.ofModels();
+        Map<Long, CaseSize> measured = new HashMap<>(models);
+        batteries.all().forEach(battery -> measured.put(battery.type().id(), new CaseSize(900, 700, 600)));
+        try {
+            sizes.keep(measured, Map.of(truck.id(), new CaseSize(890, 710, 620)));
+            assertThat(asPlanned(truck).refuses())
+                    .hasSizeGreaterThan(10)
+                    .as("the one that is in it is a fact")
+                    .doesNotContain(String.valueOf(asPlanned(truck).battery()));
+            sizes.keep(measured, Map.of(truck.id(), new CaseSize(910, 710, 620)));
+            assertThat(asPlanned(truck).refuses()).isEmpty();
+        } finally {
+            sizes.keep(models, bays);
+        }
+    }
+
+    private PlanProblem.Machine asPlanned(Machine machine) {
+        return house.from(states.instant(), Duration.ofHours(12), 1, null).machines().stream()
+                .filter(planned -> planned.code().equals(machine.code()))
+                .findFirst()
+                .orElseThrow();
     }
 
     @Test

@@ -93,15 +93,7 @@ final class SeenRoom {
                             machine.code().equals(job.machine()) && shift.id().equals(job.shift()))
                     .forEach(job -> shifts.add(new Shift(shift.id(), job.start(), job.end(), shift.ah())));
         }
-        return new Machine(
-                machine.code(),
-                machine.volts(),
-                machine.connector(),
-                machine.weightFromKg(),
-                machine.weightToKg(),
-                battery,
-                machine.fixed(),
-                shifts);
+        return machine.holding(battery, shifts);
     }
 
     private static PoolBattery battery(LivedBattery battery) {

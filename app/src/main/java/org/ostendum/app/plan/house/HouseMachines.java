@@ -9,13 +9,16 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Machine;
 import org.ostendum.app.inventory.MachineKind;
 import org.ostendum.app.inventory.Machines;
+import org.ostendum.app.inventory.Sizes;
 import org.ostendum.app.ledger.Ledger;
+import org.ostendum.core.battery.CaseSize;
 import org.ostendum.core.battery.Duty;
 import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.event.EventLog;
@@ -36,12 +39,14 @@ class HouseMachines {
     private static final double MOST_KG = 20_000;
 
     private final Machines machines;
+    private final Sizes sizes;
     private final Hours hours;
     private final Ledger ledger;
     private final ZoneId zone;
 
-    HouseMachines(Machines machines, Hours hours, Ledger ledger, ZoneId zone) {
+    HouseMachines(Machines machines, Sizes sizes, Hours hours, Ledger ledger, ZoneId zone) {
         this.machines = machines;
+        this.sizes = sizes;
         this.hours = hours;
         this.ledger = ledger;
         this.zone = zone;
@@ -53,6 +58,8 @@ class HouseMachines {
         Map<Long, Battery> inMachine = batteries.stream()
                 .filter(battery -> battery.machineId() != null)
                 .collect(Collectors.toMap(Battery::machineId, battery -> battery, (a, b) -> a));
+        Map<Long, CaseSize> models = sizes.ofModels();
+        Map<Long, CaseSize> bays = sizes.ofBays();
         Map<Integer, ExpectedWork> expected = new HashMap<>();
         List<PlanProblem.Machine> all = new ArrayList<>();
         for (Machine machine : machines.all()) {
@@ -79,9 +86,26 @@ class HouseMachines {
                     machine.weightToKg() == null ? MOST_KG : machine.weightToKg(),
                     battery == null ? null : battery.code(),
                     fixed,
+                    refused(bays.get(machine.id()), batteries, models, battery),
                     shifts));
         }
         return all;
+    }
+
+    /** What nobody has measured is not refused, and neither is the one that is in it already. */
+    private static Set<String> refused(
+            @Nullable CaseSize bay, Collection<Battery> batteries, Map<Long, CaseSize> models, @Nullable Battery inIt) {
+        if (bay == null) {
+            return Set.of();
+        }
+        return batteries.stream()
+                .filter(battery -> inIt == null || battery.id() != inIt.id())
+                .filter(battery -> {
+                    CaseSize size = models.get(battery.type().id());
+                    return size != null && !size.sitsIn(bay);
+                })
+                .map(Battery::code)
+                .collect(Collectors.toSet());
     }
 
     /** What is charged in breaks stays in its machine and works warm. */
