@@ -12,7 +12,7 @@ import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Machine;
 import org.ostendum.app.inventory.Sizes;
 import org.ostendum.app.job.Situations;
-import org.ostendum.app.ledger.RecentCycles;
+import org.ostendum.app.ledger.RecentCharges;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.battery.CaseSize;
 import org.ostendum.core.change.Choosing;
@@ -30,20 +30,20 @@ import org.springframework.stereotype.Service;
 class Pool {
     private final Batteries batteries;
     private final BatteryStates batteryStates;
-    private final RecentCycles recentCycles;
+    private final RecentCharges recentCharges;
     private final Situations situations;
     private final Sizes sizes;
 
     Pool(
             Batteries batteries,
             BatteryStates batteryStates,
-            RecentCycles recentCycles,
+            RecentCharges recentCharges,
             Situations situations,
             Sizes sizes) {
         this.sizes = sizes;
         this.batteries = batteries;
         this.batteryStates = batteryStates;
-        this.recentCycles = recentCycles;
+        this.recentCharges = recentCharges;
         this.situations = situations;
     }
 
@@ -54,7 +54,7 @@ class Pool {
                 .toList();
         Map<Long, BatteryState> states = batteryStates.statesOf(pool);
         Map<Long, Integer> cycles =
-                recentCycles.of(pool.stream().map(Battery::id).toList());
+                recentCharges.cyclesOf(pool.stream().map(Battery::id).toList());
         Map<Long, CaseSize> measured = sizes.ofModels();
         Situation situation = situations.of(Training.CHANGING, null, machine, person);
         return Choosing.rank(

@@ -19,7 +19,7 @@ import org.ostendum.app.draw.GasDrawing;
 import org.ostendum.app.draw.GasPlotter;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
-import org.ostendum.app.ledger.RecentCycles;
+import org.ostendum.app.ledger.RecentCharges;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.change.RestOrder;
@@ -41,7 +41,7 @@ class ChargingViews {
     private final BatteryStates batteryStates;
     private final RunningCharges runningCharges;
     private final RoomGas gas;
-    private final RecentCycles recentCycles;
+    private final RecentCharges recentCharges;
     private final ZoneId zone;
 
     ChargingViews(
@@ -49,13 +49,13 @@ class ChargingViews {
             BatteryStates batteryStates,
             RunningCharges runningCharges,
             RoomGas gas,
-            RecentCycles recentCycles,
+            RecentCharges recentCharges,
             ZoneId zone) {
         this.batteries = batteries;
         this.batteryStates = batteryStates;
         this.runningCharges = runningCharges;
         this.gas = gas;
-        this.recentCycles = recentCycles;
+        this.recentCharges = recentCharges;
         this.zone = zone;
     }
 
@@ -142,8 +142,8 @@ class ChargingViews {
         List<Line> ready = lines.stream()
                 .filter(l -> isReady(l) && l.state().isFitForWork())
                 .toList();
-        Map<Long, Integer> cycles =
-                recentCycles.of(ready.stream().map(line -> line.battery().id()).toList());
+        Map<Long, Integer> cycles = recentCharges.cyclesOf(
+                ready.stream().map(line -> line.battery().id()).toList());
         Map<String, List<ReadyLine>> byKind = new TreeMap<>();
         for (Line line : ready) {
             Instant since = line.state().phaseSince();

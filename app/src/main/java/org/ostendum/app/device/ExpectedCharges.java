@@ -1,12 +1,14 @@
 package org.ostendum.app.device;
 
 import java.time.Duration;
+import java.util.List;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.charge.ChargeRun;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Chargers;
-import org.ostendum.app.ledger.Ledger;
+import org.ostendum.app.ledger.RecentCharges;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.charge.PastCharges;
@@ -23,16 +25,14 @@ public class ExpectedCharges {
     /** A charger nobody has written down: the usual part of the capacity. */
     public static final double USUAL_RATE = 0.16;
 
-    private static final Duration LEARNED_FROM = Duration.ofDays(120);
-
     private final Batteries batteries;
-    private final Ledger ledger;
+    private final RecentCharges charges;
     private final Chargers chargers;
     private final BatteryStates batteryStates;
 
-    ExpectedCharges(Batteries batteries, Ledger ledger, Chargers chargers, BatteryStates batteryStates) {
+    ExpectedCharges(Batteries batteries, RecentCharges charges, Chargers chargers, BatteryStates batteryStates) {
         this.batteries = batteries;
-        this.ledger = ledger;
+        this.charges = charges;
         this.chargers = chargers;
         this.batteryStates = batteryStates;
     }
@@ -41,7 +41,7 @@ public class ExpectedCharges {
         Battery battery = batteries.byId(run.batteryId()).orElseThrow();
         BatteryModel model = battery.type().model();
         PastCharges past =
-                PastCharges.of(ledger.charges(battery.id(), run.begunAt().minus(LEARNED_FROM)));
+                Objects.requireNonNull(charges.of(List.of(battery.id())).get(battery.id()));
         Rules rules = batteryStates.rulesFor(battery);
         return new ExpectedCharge(
                 battery, rules, past.taken(), whole(run.kind(), run.lasts(), model, rules, amperes(run, model), past));

@@ -1,25 +1,17 @@
 package org.ostendum.app.wiring;
 
 import java.io.IOException;
-import java.util.Arrays;
-import java.util.List;
 import java.util.Map;
-import org.ostendum.app.draw.WiringDrawing;
 import org.ostendum.app.form.Faults;
 import org.ostendum.app.form.TypedForm;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Packs;
 import org.ostendum.app.page.NotFound;
-import org.ostendum.app.photo.Photos;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;
-import org.ostendum.core.quantity.AmpHours;
-import org.ostendum.core.wiring.Fitting;
 import org.ostendum.core.wiring.Pack;
-import org.ostendum.core.wiring.School;
 import org.ostendum.core.wiring.Tap;
 import org.ostendum.core.wiring.TapRelief;
-import org.ostendum.core.wiring.Wiring;
 import org.ostendum.core.wiring.WorkOrder;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpHeaders;
@@ -37,20 +29,13 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class PackController {
     private final Packs packs;
-    private final TapViews taps;
+    private final PackView view;
     private final PackChanges changes;
-    private final BadBlocks badBlocks;
-    private final CableHistory cables;
-    private final Photos photos;
 
-    PackController(
-            Packs packs, TapViews taps, PackChanges changes, BadBlocks badBlocks, CableHistory cables, Photos photos) {
+    PackController(Packs packs, PackView view, PackChanges changes) {
         this.packs = packs;
-        this.taps = taps;
+        this.view = view;
         this.changes = changes;
-        this.badBlocks = badBlocks;
-        this.cables = cables;
-        this.photos = photos;
     }
 
     @GetMapping("/batteries/{battery}/pack")
@@ -60,7 +45,7 @@ class PackController {
             @RequestParam(defaultValue = "apart") String way,
             Words words,
             Model page) {
-        return show(battery, school, way.equals("together"), TypedForm.of(words), page);
+        return view.show(battery, school, way.equals("together"), TypedForm.of(words), page);
     }
 
     /** The same on paper. */
@@ -73,50 +58,11 @@ class PackController {
             throws IOException {
         Pack pack = pack(battery);
         boolean together = way.equals("together");
-        WorkOrder order = chosen(orders(battery, pack, together), school);
+        WorkOrder order = PackView.chosen(PackView.orders(battery, pack, together), school);
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_PDF)
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"" + battery.code() + "-pack.pdf\"")
                 .body(PackSheet.of(battery, pack, order, packs.cableNotes(battery.id()), together, words));
-    }
-
-    private static List<WorkOrder> orders(Battery battery, Pack pack, boolean together) {
-        AmpHours capacity = battery.type().model().capacity();
-        return Arrays.stream(School.values())
-                .map(s -> together ? WorkOrder.together(pack, s, capacity) : WorkOrder.apart(pack, s, capacity))
-                .toList();
-    }
-
-    /** @return the order of a school; the last for a name that is none */
-    private static WorkOrder chosen(List<WorkOrder> orders, String school) {
-        return orders.stream()
-                .filter(order -> order.school().name().equals(school))
-                .findFirst()
-                .orElse(orders.get(orders.size() - 1));
-    }
-
-    private String show(Battery battery, String school, boolean together, TypedForm form, Model page) {
-        Pack pack = pack(battery);
-        page.addAttribute("place", "fleet");
-        page.addAttribute("battery", battery);
-        page.addAttribute("pack", pack);
-        page.addAttribute("fittings", pack.fittings());
-        page.addAttribute("possible", Fitting.possible(pack));
-        page.addAttribute("own", battery.hasOwnLayout());
-        page.addAttribute("notes", packs.cableNotes(battery.id()));
-        page.addAttribute("pictures", photos.ofJobs(battery.id(), PackSteps.PROCEDURES));
-        page.addAttribute("cables", cables.of(battery));
-        page.addAttribute("bad", badBlocks.of(battery, pack));
-        page.addAttribute("taps", taps.of(battery, pack));
-        page.addAttribute("together", together);
-        page.addAttribute(
-                "drawing", WiringDrawing.of(Wiring.whole(pack), battery.type().cablesLeft(), null));
-        List<WorkOrder> orders = orders(battery, pack, together);
-        page.addAttribute("orders", orders);
-        page.addAttribute("order", chosen(orders, school));
-        page.addAttribute("form", form);
-        page.addAttribute("faults", form.faults());
-        return "wiring/pack";
     }
 
     private Pack pack(Battery battery) {
@@ -149,7 +95,7 @@ class PackController {
             }
         }
         if (!form.isSound()) {
-            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(battery, "LEAST", false, form, page), page);
+            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, view.show(battery, form, page), page);
         }
         flash.addFlashAttribute("told", words.text("pack.tap.kept", name));
         return "redirect:/batteries/" + battery.code() + "/pack";

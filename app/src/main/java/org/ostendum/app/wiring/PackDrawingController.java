@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.app.form.Faults;
 import org.ostendum.app.form.TypedForm;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Packs;
@@ -12,7 +13,9 @@ import org.ostendum.app.page.NotFound;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.wiring.Pack;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
@@ -26,10 +29,12 @@ class PackDrawingController {
     private static final int DEAREST = 10_000;
 
     private final Packs packs;
+    private final PackView view;
     private final PackChanges changes;
 
-    PackDrawingController(Packs packs, PackChanges changes) {
+    PackDrawingController(Packs packs, PackView view, PackChanges changes) {
         this.packs = packs;
+        this.view = view;
         this.changes = changes;
     }
 
@@ -60,7 +65,12 @@ class PackDrawingController {
     }
 
     @PostMapping("/batteries/{battery}/pack/cable")
-    String cable(Battery battery, @RequestParam Map<String, String> typed, Words words, RedirectAttributes flash) {
+    Object cable(
+            Battery battery,
+            @RequestParam Map<String, String> typed,
+            Words words,
+            Model page,
+            RedirectAttributes flash) {
         TypedForm form = new TypedForm(typed, words);
         String number = form.get("number");
         if (pack(battery).cable(number).isEmpty()) {
@@ -71,14 +81,11 @@ class PackDrawingController {
         checkLength(form, "lug", LONGEST_LUG);
         checkLength(form, "remark", LONGEST_REMARK);
         @Nullable BigDecimal price = price(form);
-        if (form.isSound()) {
-            packs.keepCable(
-                    battery.id(), new CableNote(number, centimetres, form.get("lug"), form.get("remark"), price));
-            flash.addFlashAttribute("told", words.text("pack.cable.kept", number));
-        } else {
-            flash.addFlashAttribute(
-                    "told", String.join(" ", form.faults().byField().values()));
+        if (!form.isSound()) {
+            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, view.show(battery, form, page), page);
         }
+        packs.keepCable(battery.id(), new CableNote(number, centimetres, form.get("lug"), form.get("remark"), price));
+        flash.addFlashAttribute("told", words.text("pack.cable.kept", number));
         return back(battery);
     }
 

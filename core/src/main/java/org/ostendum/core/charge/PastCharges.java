@@ -82,6 +82,11 @@ public final class PastCharges {
         return List.copyOf(spans);
     }
 
+    /** @return how many of {@link #spans} ended at a moment or later */
+    public int countSince(Instant since) {
+        return (int) spans.stream().filter(span -> !span.to().isBefore(since)).count();
+    }
+
     /** @return Ah taken out since the last finished charge; null where none are on record */
     public @Nullable Double taken() {
         return takenSince > 0 ? (Double) takenSince : null;

@@ -44,6 +44,16 @@ class PastChargesTest {
         assertThat(charges.spans()).containsExactly(new PastCharges.Span(hour(9), hour(17)));
     }
 
+    /** Cycles are counted whether or not anybody wrote down what was taken out, and fall out of the count by time alone. */
+    @Test
+    void cyclesAreCountedFromADayOn() {
+        PastCharges charges = charges(begun(9), finished(17, 390), worked(30, 120), begun(33), finished(40, 150));
+        assertThat(charges.countSince(hour(0))).isEqualTo(2);
+        assertThat(charges.countSince(hour(17))).isEqualTo(2);
+        assertThat(charges.countSince(hour(18))).isEqualTo(1);
+        assertThat(charges.countSince(hour(41))).isZero();
+    }
+
     @Test
     void whatIsNotWholeIsNotLearnedFrom() {
         assertThat(charges(begun(9), finished(17, 300)).finished()).isEmpty();

@@ -246,7 +246,10 @@ class PackTest extends JobsTest {
                 .as("and so is its own page")
                 .isNotEqualTo(pageAsModel);
         assertThat(tom.page("/batteries/G-01/pack")).doesNotContain("Drawn as this pack stands", "42 cm");
-        tom.send("/batteries/" + code + "/pack/cable", "number", "3", "length", "five");
+        MockHttpServletResponse refused = tom.send(
+                "/batteries/" + code + "/pack/cable", "number", "3", "length", "five", "remark", "frayed at B-");
+        assertThat(refused.getStatus()).isEqualTo(422);
+        assertThat(refused.getContentAsString()).contains("“five”", "frayed at B-");
         assertThat(tom.page("/batteries/" + code + "/pack")).contains("42 cm M8");
         tom.send("/batteries/" + code + "/pack/turn", "block", "4");
         assertThat(tom.page("/batteries/" + code + "/pack")).doesNotContain("Drawn as this pack stands");

@@ -15,7 +15,7 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.app.change.ChangesMade;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
-import org.ostendum.app.ledger.RecentCycles;
+import org.ostendum.app.ledger.RecentCharges;
 import org.ostendum.app.plan.house.Mishap.Kind;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.charge.Tariff;
@@ -54,7 +54,7 @@ public class HouseProblem {
 
     private final Batteries batteries;
     private final BatteryStates batteryStates;
-    private final RecentCycles cycles;
+    private final RecentCharges charges;
     private final HouseMachines machines;
     private final HouseChargers chargers;
     private final HousePeople people;
@@ -66,7 +66,7 @@ public class HouseProblem {
     HouseProblem(
             Batteries batteries,
             BatteryStates batteryStates,
-            RecentCycles cycles,
+            RecentCharges charges,
             HouseMachines machines,
             HouseChargers chargers,
             HousePeople people,
@@ -76,7 +76,7 @@ public class HouseProblem {
             ZoneId zone) {
         this.batteries = batteries;
         this.batteryStates = batteryStates;
-        this.cycles = cycles;
+        this.charges = charges;
         this.machines = machines;
         this.chargers = chargers;
         this.people = people;
@@ -110,7 +110,8 @@ public class HouseProblem {
                 .filter(job -> job.what() == Task.USE && job.start().isBefore(from))
                 .map(PlanJob::battery)
                 .toList();
-        Map<Long, Integer> worked = cycles.of(all.stream().map(Battery::id).toList());
+        Map<Long, Integer> worked =
+                charges.cyclesOf(all.stream().map(Battery::id).toList());
         HouseBatteries house = new HouseBatteries(until, LocalDate.ofInstant(from, zone));
         List<PoolBattery> pool = all.stream()
                 .map(battery -> house.of(
