@@ -96,7 +96,7 @@ class IncidentController {
             RedirectAttributes flash)
             throws IOException {
         Read<Instant> at = moment(form, errors, words);
-        Optional<Battery> battery = battery(form, errors);
+        Optional<Battery> battery = battery(errors);
         if (errors.hasErrors()) {
             return Faults.page(
                     HttpStatus.UNPROCESSABLE_CONTENT, show(null, FormView.of(errors, words), words, page), page);
@@ -118,14 +118,15 @@ class IncidentController {
         return "redirect:/incidents/" + id;
     }
 
-    /** What cannot be said by a single field's rule. */
-    private Read<Instant> moment(IncidentForm form, BindingResult errors, Words words) {
-        Read<Instant> at = form == null ? Read.nothing() : TypedInput.past(form.at(), words);
+    /** What cannot be said by a single field's rule. Asks what was typed, for a form with a figure that cannot be read is none yet. */
+    private Read<Instant> moment(@Nullable IncidentForm form, BindingResult errors, Words words) {
+        Read<Instant> at = TypedInput.past(typed(errors, "at"), words);
         if (at.fault() != null) {
             Faults.tell(errors, "at", "fault.said", at.fault());
         }
-        if (form != null && form.job() != null && !incidents.isJob(form.job())) {
-            Faults.tell(errors, "what", "incident.fault.job", form.job());
+        Long job = form == null ? null : form.job();
+        if (job != null && !incidents.isJob(job)) {
+            Faults.tell(errors, "what", "incident.fault.job", job);
         }
         if (form != null && form.lacksAid()) {
             Faults.tell(errors, "helped", "incident.fault.aid");
@@ -133,14 +134,17 @@ class IncidentController {
         return at;
     }
 
-    private Optional<Battery> battery(IncidentForm form, BindingResult errors) {
-        String code =
-                form == null || form.battery() == null ? "" : form.battery().strip();
+    private Optional<Battery> battery(BindingResult errors) {
+        String code = typed(errors, "battery");
         Optional<Battery> battery = code.isEmpty() ? Optional.empty() : batteries.byCode(code);
         if (!code.isEmpty() && battery.isEmpty()) {
             Faults.tell(errors, "battery", "incident.fault.battery", code);
         }
         return battery;
+    }
+
+    private static String typed(BindingResult errors, String field) {
+        return Objects.toString(errors.getFieldValue(field), "").strip();
     }
 
     @PostMapping(path = "/incidents/{incident}", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
@@ -155,7 +159,7 @@ class IncidentController {
             RedirectAttributes flash)
             throws IOException {
         Read<Instant> at = moment(form, errors, words);
-        Optional<Battery> battery = battery(form, errors);
+        Optional<Battery> battery = battery(errors);
         if (!incident.isOpen()) {
             Faults.tell(errors, "what", "incident.fault.closed");
         } else if (!errors.hasErrors()) {

@@ -2,6 +2,7 @@ package org.ostendum.app.photo;
 
 import static org.jooq.impl.DSL.select;
 import static org.ostendum.app.db.jooq.Tables.DEFECT;
+import static org.ostendum.app.db.jooq.Tables.INCIDENT;
 import static org.ostendum.app.db.jooq.Tables.JOB;
 import static org.ostendum.app.db.jooq.Tables.PERSON;
 import static org.ostendum.app.db.jooq.Tables.PHOTO;
@@ -66,12 +67,13 @@ public class Photos {
         return fetch(of.column().eq(of.id()));
     }
 
-    /** @return names of every photo taken at jobs, defects and rounds of a battery, oldest first */
+    /** @return names of every photo taken at jobs, defects, rounds and incidents of a battery, oldest first */
     public List<PhotoName> ofBattery(long batteryId) {
         return fetch(PHOTO.JOB_ID
                 .in(select(JOB.ID).from(JOB).where(JOB.BATTERY_ID.eq(batteryId)))
                 .or(PHOTO.DEFECT_ID.in(select(DEFECT.ID).from(DEFECT).where(DEFECT.BATTERY_ID.eq(batteryId))))
-                .or(PHOTO.ROUND_ID.in(select(ROUND.ID).from(ROUND).where(ROUND.BATTERY_ID.eq(batteryId)))));
+                .or(PHOTO.ROUND_ID.in(select(ROUND.ID).from(ROUND).where(ROUND.BATTERY_ID.eq(batteryId))))
+                .or(PHOTO.INCIDENT_ID.in(select(INCIDENT.ID).from(INCIDENT).where(INCIDENT.BATTERY_ID.eq(batteryId)))));
     }
 
     /** @return names of the photos of jobs of some procedures on a battery, oldest first */

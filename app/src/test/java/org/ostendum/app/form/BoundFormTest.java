@@ -16,6 +16,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.ostendum.app.support.TestWords;
 import org.ostendum.core.people.Role;
+import org.springframework.beans.factory.support.StaticListableBeanFactory;
 import org.springframework.boot.validation.MessageInterpolatorFactory;
 import org.springframework.context.support.ResourceBundleMessageSource;
 import org.springframework.core.ResolvableType;
@@ -27,6 +28,9 @@ import org.springframework.web.bind.ServletRequestDataBinder;
 class BoundFormTest {
     private static final Clock NOW = Clock.fixed(Instant.parse("2026-11-25T10:00:00Z"), ZoneOffset.UTC);
     private static final LocalValidatorFactoryBean VALIDATOR = new LocalValidatorFactoryBean();
+    private static final FormBinding BINDING =
+            new FormBinding(new StaticListableBeanFactory(Map.of("validator", VALIDATOR))
+                    .getBeanProvider(LocalValidatorFactoryBean.class));
 
     /** One field of each sort. */
     record Sample(
@@ -45,7 +49,7 @@ class BoundFormTest {
         messages.setBasename("messages");
         messages.setDefaultEncoding("UTF-8");
         VALIDATOR.setMessageInterpolator(new MessageInterpolatorFactory(messages).getObject());
-        VALIDATOR.setConfigurationInitializer(new FormBinding().siteClock(NOW, ZoneOffset.UTC)::customize);
+        VALIDATOR.setConfigurationInitializer(BINDING.siteClock(NOW, ZoneOffset.UTC)::customize);
         VALIDATOR.afterPropertiesSet();
     }
 
@@ -60,7 +64,7 @@ class BoundFormTest {
         typed.forEach(request::setParameter);
         ServletRequestDataBinder binder = new ServletRequestDataBinder(null, "form");
         binder.setTargetType(ResolvableType.forClass(Sample.class));
-        new FormBinding().prepare(binder);
+        BINDING.prepare(binder);
         binder.setValidator(VALIDATOR);
         binder.construct(request);
         if (!binder.getBindingResult().hasErrors()) {

@@ -168,15 +168,30 @@ class IncidentTest extends ApplicationTest {
                 .extracting(Photos.PhotoName::name)
                 .containsExactly("burn.png");
         assertThat(tom.page(path)).contains("burn.png");
+        assertThat(photos.ofBattery(battery.id()))
+                .extracting(Photos.PhotoName::name)
+                .contains("burn.png");
     }
 
     @Test
     void whatIsNoBatteryOrLiesAheadIsRefusedInWords() throws Exception {
         MockHttpServletResponse answer = tom.sendParts(
-                "/incidents", List.of(), "kind", "", "at", "in a while", "place", "", "battery", "X-99", "hurt", "-1");
+                "/incidents",
+                List.of(),
+                "kind",
+                "",
+                "at",
+                "in a while",
+                "place",
+                "",
+                "battery",
+                "X-99",
+                "hurt",
+                "some");
         assertThat(answer.getStatus()).isEqualTo(422);
         assertThat(answer.getContentAsString())
-                .contains("No battery is called X-99", "in a while", "Write something here", "Choose");
+                .as("all faults at once, also beside a figure that cannot be read")
+                .contains("No battery is called X-99", "“in a while”", "Write something here", "“some”");
         assertThat(new AsPerson(mvc, "vera", "VIEWER")
                         .sendParts("/incidents", List.of(), arc())
                         .getStatus())
