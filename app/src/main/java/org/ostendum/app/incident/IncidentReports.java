@@ -23,6 +23,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** A report written, in the ledger of the battery it was at, and told as an alarm until a lead has closed it. */
 @Component
 class IncidentReports {
+    private static final int LONGEST_TOLD = 120;
+
     private final Incidents incidents;
     private final BatteryRecord batteryRecord;
     private final AlarmService alarms;
@@ -51,7 +53,7 @@ class IncidentReports {
                     person);
         }
         int hurt = Objects.requireNonNullElse(course.hurt(), 0);
-        Message sentence = Message.of("alarm.INCIDENT", hurt, course.place(), course.what());
+        Message sentence = Message.of("alarm.INCIDENT", hurt, course.place(), shortened(course.what()));
         alarms.ring(
                 new Alarm(AlarmKind.INCIDENT, Long.toString(id), sentence),
                 new Belongs(course.batteryId(), null, null));
@@ -66,6 +68,11 @@ class IncidentReports {
             alarms.settle(AlarmKind.INCIDENT, Long.toString(incident.id()), person.id());
         }
         return closed;
+    }
+
+    /** An alarm stands on every page and goes out as a message: the whole is read on the report. */
+    private static String shortened(String what) {
+        return what.length() <= LONGEST_TOLD ? what : what.substring(0, LONGEST_TOLD) + "…";
     }
 
     private void note(Battery battery, Instant at, String told, Person person) {

@@ -123,6 +123,18 @@ class IncidentTest extends ApplicationTest {
         assertThat(alarms.open()).noneMatch(a -> a.kind() == AlarmKind.INCIDENT && a.stands());
     }
 
+    /** It stands on every page until it is closed. */
+    @Test
+    void theAlarmOfALongStoryIsShort() throws Exception {
+        String[] fields = arc("helped", "cooled");
+        fields[fields.length - 3] = "It began in the morning. ".repeat(30);
+        String path = reported(fields);
+        assertThat(tom.page("/alarms"))
+                .contains("It began in the morning. ".repeat(4))
+                .doesNotContain("It began in the morning. ".repeat(6));
+        assertThat(tom.page(path)).contains("It began in the morning. ".repeat(8));
+    }
+
     @Test
     void twoWhoWriteAtOnceAreToldOfEachOther() throws Exception {
         String path = reported(arc("helped", "cooled"));
