@@ -2,10 +2,9 @@ package org.ostendum.app.battery;
 
 import java.util.List;
 import org.ostendum.app.inventory.Battery;
-import org.ostendum.app.procedure.DoneAt;
+import org.ostendum.app.procedure.PlacedThing;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.words.Words;
-import org.ostendum.core.next.NextThing;
 import org.ostendum.core.next.NextThings;
 import org.ostendum.core.state.BatteryState;
 import org.springframework.stereotype.Controller;
@@ -23,15 +22,12 @@ class BesideController {
         this.batteryStates = batteryStates;
     }
 
-    /** A next thing and the page on which it is done. */
-    record Thing(NextThing thing, String page) {}
-
     @GetMapping("/batteries/{battery}/beside")
     String beside(Battery battery, Words words, Model page) {
         BatteryState state = batteryStates.stateOf(battery);
-        List<Thing> things = NextThings.of(battery.code(), state).stream()
+        List<PlacedThing> things = NextThings.of(battery.code(), state).stream()
                 .limit(THINGS)
-                .map(thing -> new Thing(thing, DoneAt.pageOrBattery(thing)))
+                .map(PlacedThing::of)
                 .toList();
         page.addAttribute("battery", battery);
         page.addAttribute("verdict", state.verdict().sentence());

@@ -98,8 +98,7 @@ class IncidentController {
         Read<Instant> at = moment(form, errors, words);
         Optional<Battery> battery = battery(errors);
         if (errors.hasErrors()) {
-            return Faults.page(
-                    HttpStatus.UNPROCESSABLE_CONTENT, show(null, FormView.of(errors, words), words, page), page);
+            return refused(null, errors, words, page);
         }
         Instant happened = Objects.requireNonNullElse(at.value(), words.now());
         @Nullable Battery known = battery.orElse(null);
@@ -176,7 +175,7 @@ class IncidentController {
         return kept(incident.id(), photo, person, words, flash);
     }
 
-    private Object refused(Incident incident, BindingResult errors, Words words, Model page) {
+    private Object refused(@Nullable Incident incident, BindingResult errors, Words words, Model page) {
         return Faults.page(
                 HttpStatus.UNPROCESSABLE_CONTENT, show(incident, FormView.of(errors, words), words, page), page);
     }

@@ -13,7 +13,7 @@ import org.ostendum.app.job.Job;
 import org.ostendum.app.job.JobRunning;
 import org.ostendum.app.job.Jobs;
 import org.ostendum.app.plan.PlannedJobs;
-import org.ostendum.app.procedure.DoneAt;
+import org.ostendum.app.procedure.PlacedThing;
 import org.ostendum.app.procedure.SiteProcedures;
 import org.ostendum.app.round.OpenRounds;
 import org.ostendum.app.state.BatteryStates;
@@ -67,9 +67,6 @@ class MineController {
         this.zone = zone;
     }
 
-    /** A next thing and the page on which it is done. */
-    record Thing(NextThing thing, String page) {}
-
     /** A battery that somebody waters. */
     record ToWater(Battery battery, LocalDate due, boolean now) {}
 
@@ -79,7 +76,7 @@ class MineController {
         Map<Long, BatteryState> states = batteryStates.statesOf(all);
         Map<String, String> titles =
                 procedures.all().stream().collect(Collectors.toMap(Procedure::id, Procedure::title));
-        List<Thing> things = things(all, states);
+        List<PlacedThing> things = things(all, states);
         page.addAttribute("place", "mine");
         page.addAttribute(
                 "jobs", jobs.open().stream().filter(j -> isOf(j, person)).toList());
@@ -111,11 +108,11 @@ class MineController {
                 .toList();
     }
 
-    private static List<Thing> things(List<Battery> all, Map<Long, BatteryState> states) {
+    private static List<PlacedThing> things(List<Battery> all, Map<Long, BatteryState> states) {
         return all.stream()
                 .flatMap(b -> NextThings.of(b.code(), state(states, b)).stream())
                 .sorted(NextThing.MOST_URGENT)
-                .map(thing -> new Thing(thing, DoneAt.pageOrBattery(thing)))
+                .map(PlacedThing::of)
                 .toList();
     }
 

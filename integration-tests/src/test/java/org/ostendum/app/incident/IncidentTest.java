@@ -204,6 +204,9 @@ class IncidentTest extends ApplicationTest {
         assertThat(answer.getContentAsString())
                 .as("all faults at once, also beside a figure that cannot be read")
                 .contains("No battery is called X-99", "“in a while”", "Write something here", "“some”");
+        assertThat(new AsPerson(mvc, "vera", "VIEWER").page("/incidents/new"))
+                .contains("tell one of them")
+                .doesNotContain("Keep the report");
         assertThat(new AsPerson(mvc, "vera", "VIEWER")
                         .sendParts("/incidents", List.of(), arc())
                         .getStatus())
