@@ -12,6 +12,7 @@ import org.ostendum.app.inventory.StoredModel;
 import org.ostendum.app.people.People;
 import org.ostendum.app.site.Site;
 import org.ostendum.app.site.Sites;
+import org.ostendum.core.people.Language;
 import org.ostendum.demo.Lanternmoor.OneBattery;
 import org.ostendum.demo.Lanternmoor.Someone;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -63,7 +64,8 @@ class DemoSite {
                         false,
                         false,
                         "Shower and eyewash stand left of the door. House nurse: extension 204, day and night.",
-                        "Standing order 12, battery room. Licensed work on aircraft batteries only by the hangar."),
+                        "Standing order 12, battery room. Licensed work on aircraft batteries only by the hangar.",
+                        Language.ENGLISH),
                 0);
         Map<String, Iterator<Long>> slots = floor.addStands();
         Known known = new Known(addPeople(), addModels(), machines, slots);

@@ -76,7 +76,7 @@ public record LedgerLine(
             parts.add(words.money(payload.path("cost").asDouble()));
         }
         if (payload.has("remark")) {
-            parts.add(payload.path("remark").asString());
+            parts.add(words.phrase(payload.path("remark").asString()));
         }
         if (entry.correctsSeq() != null) {
             parts.add(words.text("line.corrects", entry.correctsSeq()));
@@ -262,7 +262,7 @@ public record LedgerLine(
     /** What a job leaves in the ledger besides its figure. */
     private static List<String> job(JsonNode payload, Words words) {
         List<String> parts = new ArrayList<>();
-        parts.add(payload.path("title").asString());
+        parts.add(words.phrase(payload.path("title").asString()));
         if (payload.has("stopped")) {
             parts.add(words.text("line.stopped", payload.path("stopped").asString()));
         }

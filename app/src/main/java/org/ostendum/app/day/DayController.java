@@ -27,7 +27,6 @@ import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.next.NextThing;
 import org.ostendum.core.next.NextThings;
-import org.ostendum.core.procedure.Procedure;
 import org.ostendum.core.state.BatteryState;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -90,7 +89,7 @@ class DayController {
         page.addAttribute("count", lines.size());
         page.addAttribute("most", LINES);
         page.addAttribute("byBattery", byBattery(lines));
-        page.addAttribute("underWay", underWay());
+        page.addAttribute("underWay", underWay(words));
         page.addAttribute("rounds", openRounds());
         page.addAttribute("alarms", alarms(from, until));
         page.addAttribute("incidents", incidents.between(from, until));
@@ -108,9 +107,8 @@ class DayController {
         return byBattery;
     }
 
-    private List<UnderWay> underWay() {
-        Map<String, String> titles =
-                procedures.all().stream().collect(Collectors.toMap(Procedure::id, Procedure::title));
+    private List<UnderWay> underWay(Words words) {
+        Map<String, String> titles = procedures.titles(words);
         return jobs.open().stream()
                 .map(job -> new UnderWay(
                         Objects.toString(job.battery(), ""),

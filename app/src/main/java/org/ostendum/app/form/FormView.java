@@ -82,7 +82,11 @@ public final class FormView {
             } else if (!List.of(fixed).contains(field)
                     && !text(typed.getFieldValue(field)).equals(text(theirs))) {
                 boolean chosen = component.getType() == Long.class;
-                Faults.tell(typed, field, chosen ? "fault.clash.choice" : "fault.clash", text(theirs));
+                Faults.tell(
+                        typed,
+                        field,
+                        chosen ? "fault.clash.choice" : "fault.clash",
+                        theirs instanceof Enum<?> named ? named : text(theirs));
             }
         }
     }

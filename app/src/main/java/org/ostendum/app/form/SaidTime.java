@@ -1,5 +1,6 @@
 package org.ostendum.app.form;
 
+import java.text.Normalizer;
 import java.time.DateTimeException;
 import java.time.DayOfWeek;
 import java.time.Duration;
@@ -7,24 +8,31 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
+import java.time.format.TextStyle;
 import java.time.temporal.TemporalAdjusters;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.people.Language;
 
 /**
  * A moment that lies behind, as people say it: 22:00 (the last one), yesterday 14:30, Mon 7:15, 2 h ago, 20 min ago, 5 d ago, or in full
- * 2026-03-31 14:05.
+ * 2026-03-31 14:05. In Spanish as well, whoever types it: ayer 14:30, lun 7:15, hace 2 h.
  */
 public final class SaidTime {
     private static final Pattern AGO =
             Pattern.compile("(an|a|half an|\\d{1,4}) ?(d|day|days|h|hour|hours|min|minute|minutes) ago");
-    private static final Pattern CLOCK = Pattern.compile("(?:at )?(\\d{1,2})[:.](\\d{2})");
-    private static final Pattern DAY_FIRST = Pattern.compile("(\\S+) (?:at )?(\\S+)");
+    private static final Pattern HACE =
+            Pattern.compile("hace (una|un|media|\\d{1,4}) ?(d|día|dia|días|dias|h|hora|horas|min|minuto|minutos)");
+    private static final Pattern CLOCK = Pattern.compile("(?:at |a las |a la )?(\\d{1,2})[:.](\\d{2})");
+    private static final Pattern DAY_FIRST = Pattern.compile("(\\S+) (?:at |a las |a la )?(\\S+)");
     private static final Pattern ISO_BREAK = Pattern.compile("^(\\d{4}-\\d{2}-\\d{2})t");
+    private static final Set<String> TODAY = Set.of("today", "hoy");
+    private static final Set<String> YESTERDAY = Set.of("yesterday", "ayer");
     private static final int SHORTEST_DAY_NAME = 2;
     /** A clock this little ahead is a slip of today, not last night. */
     private static final Duration SLIP = Duration.ofHours(1);
@@ -40,6 +48,10 @@ public final class SaidTime {
         Matcher ago = AGO.matcher(said);
         if (ago.matches()) {
             return Optional.of(now.minus(length(ago.group(1), ago.group(2))));
+        }
+        Matcher hace = HACE.matcher(said);
+        if (hace.matches()) {
+            return Optional.of(now.minus(length(hace.group(1), hace.group(2))));
         }
         @Nullable LocalTime alone = clock(said);
         if (alone != null) {
@@ -58,14 +70,14 @@ public final class SaidTime {
     }
 
     private static boolean isToday(String text) {
-        return text.strip().equalsIgnoreCase("today");
+        return TODAY.contains(text.strip().toLowerCase(Locale.ROOT));
     }
 
     private static Duration length(String number, String unit) {
-        if (number.startsWith("half")) {
+        if (number.startsWith("half") || number.equals("media")) {
             return Duration.ofMinutes(30);
         }
-        long many = number.startsWith("a") ? 1 : Long.parseLong(number);
+        long many = Character.isDigit(number.charAt(0)) ? Long.parseLong(number) : 1;
         return switch (unit.charAt(0)) {
             case 'd' -> Duration.ofDays(many);
             case 'h' -> Duration.ofHours(many);
@@ -102,9 +114,9 @@ public final class SaidTime {
     }
 
     private static Optional<LocalDate> day(String word, LocalDate today) {
-        if (word.equals("today")) {
+        if (TODAY.contains(word)) {
             return Optional.of(today);
-        } else if (word.equals("yesterday")) {
+        } else if (YESTERDAY.contains(word)) {
             return Optional.of(today.minusDays(1));
         }
         return weekday(word)
@@ -114,8 +126,19 @@ public final class SaidTime {
 
     private static Optional<DayOfWeek> weekday(String word) {
         return Arrays.stream(DayOfWeek.values())
-                .filter(day -> word.length() >= SHORTEST_DAY_NAME
-                        && day.name().toLowerCase(Locale.ROOT).startsWith(word))
+                .filter(day -> word.length() >= SHORTEST_DAY_NAME && isNamed(day, word))
                 .findFirst();
+    }
+
+    private static boolean isNamed(DayOfWeek day, String word) {
+        return Arrays.stream(Language.values())
+                .map(language -> day.getDisplayName(TextStyle.FULL, language.locale()))
+                .anyMatch(name -> plain(name).startsWith(plain(word)));
+    }
+
+    /** Without accents, which are left out in a hurry: sabado, mie. */
+    private static String plain(String word) {
+        return Normalizer.normalize(word.toLowerCase(Locale.ROOT), Normalizer.Form.NFD)
+                .replaceAll("\\p{M}", "");
     }
 }

@@ -114,7 +114,7 @@ class BeginController {
                 procedures.all().stream()
                         .filter(p -> p.canBeDoneTo(battery.type().model().duty()) && beginning.suits(p, battery))
                         .map(p -> new Offer(
-                                p,
+                                p.said(words::phrase),
                                 views.gates(p, situation, words).stream()
                                         .filter(GateLine::isShut)
                                         .toList()))
@@ -152,7 +152,7 @@ class BeginController {
         List<GateLine> gates = gates(procedure, battery, asked, choice, person, words);
         page.addAttribute("place", battery == null ? "jobs" : "fleet");
         page.addAttribute("battery", battery);
-        page.addAttribute("procedure", procedure);
+        page.addAttribute("procedure", procedure.said(words::phrase));
         page.addAttribute("gates", gates);
         page.addAttribute("shut", gates.stream().filter(GateLine::isShut).toList());
         page.addAttribute(

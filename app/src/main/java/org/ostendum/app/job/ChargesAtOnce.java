@@ -46,8 +46,10 @@ public class ChargesAtOnce {
     private record Asked(ChargeOffer.Offer offer, Ready ready) {}
 
     /** What is looked at on each battery. */
-    public List<String> looks() {
-        return offers.procedure().steps().stream().map(Step::rightText).toList();
+    public List<String> looks(Words words) {
+        return offers.procedure().said(words::phrase).steps().stream()
+                .map(Step::rightText)
+                .toList();
     }
 
     /** Whether one look is enough: the site may have added a figure to be read. */

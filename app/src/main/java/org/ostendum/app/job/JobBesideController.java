@@ -1,5 +1,6 @@
 package org.ostendum.app.job;
 
+import org.ostendum.app.words.Words;
 import org.ostendum.core.procedure.Run;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -15,8 +16,8 @@ class JobBesideController {
     }
 
     @GetMapping("/jobs/{job}/beside")
-    String beside(Job job, Model page) {
-        Run run = JobRunning.run(job, jobs.events(job.id()));
+    String beside(Job job, Words words, Model page) {
+        Run run = JobRunning.run(job, jobs.events(job.id()), words);
         page.addAttribute("job", job);
         page.addAttribute("title", run.procedure().title());
         page.addAttribute("holder", run.holder());

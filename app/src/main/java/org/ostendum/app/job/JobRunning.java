@@ -6,6 +6,7 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.form.Faults;
 import org.ostendum.app.inventory.Batteries;
@@ -107,8 +108,17 @@ public class JobRunning {
 
     /** The run of a job as its events leave it. */
     public static Run run(Job job, List<JobEvent> events) {
+        return run(job, events, UnaryOperator.identity());
+    }
+
+    /** The same, its procedure said in the reader's language. */
+    static Run run(Job job, List<JobEvent> events, Words words) {
+        return run(job, events, words::phrase);
+    }
+
+    private static Run run(Job job, List<JobEvent> events, UnaryOperator<String> said) {
         return Run.of(
-                ProcedureFile.ofJson(job.text()).procedure(job.procedureId()),
+                ProcedureFile.ofJson(job.text()).procedure(job.procedureId()).said(said),
                 job.begunBy(),
                 events.stream().map(JobEvent::event).toList());
     }

@@ -161,7 +161,7 @@ public class JobViews {
 
     JobView view(Job job, Person person, Words words) {
         List<JobEvent> events = jobs.events(job.id());
-        Run run = JobRunning.run(job, events);
+        Run run = JobRunning.run(job, events, words);
         @Nullable Step current = run.current().orElse(null);
         @Nullable
         Battery battery =
@@ -259,7 +259,7 @@ public class JobViews {
         if (task instanceof Task.Choose choose) {
             return choose.answer(event.value()).map(Task.Answer::text).orElse(event.value());
         } else if (task instanceof Task.Measure measure) {
-            return event.value() + " " + measure.unit();
+            return event.value() + " " + words.phrase(measure.unit());
         } else if (task instanceof Task.Write) {
             return event.value();
         } else if (task instanceof Task.Hold hold) {

@@ -3,15 +3,14 @@ package org.ostendum.app.job;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
 import org.ostendum.app.capacity.CapacityTests;
 import org.ostendum.app.complaint.Complaints;
 import org.ostendum.app.defect.Defects;
 import org.ostendum.app.incident.Incidents;
 import org.ostendum.app.photo.Photos;
 import org.ostendum.app.procedure.SiteProcedures;
+import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;
-import org.ostendum.core.procedure.Procedure;
 import org.ostendum.core.procedure.Run;
 import org.ostendum.core.procedure.Timer;
 import org.springframework.stereotype.Controller;
@@ -54,11 +53,9 @@ class JobsController {
     }
 
     @GetMapping("/jobs")
-    String jobs(Model page) {
-        Map<String, String> titles =
-                procedures.all().stream().collect(Collectors.toMap(Procedure::id, Procedure::title));
+    String jobs(Words words, Model page) {
         page.addAttribute("place", "jobs");
-        page.addAttribute("titles", titles);
+        page.addAttribute("titles", procedures.titles(words));
         page.addAttribute("tests", tests.open());
         List<Job> open = jobs.open();
         page.addAttribute("open", open);

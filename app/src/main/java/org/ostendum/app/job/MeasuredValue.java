@@ -35,7 +35,7 @@ public final class MeasuredValue {
         return switch (measure.unit()) {
             case POINTS -> words.text("job.unit.gravity");
             case CELSIUS -> words.person().fahrenheit() ? "°F" : CELSIUS;
-            default -> measure.unit();
+            default -> words.phrase(measure.unit());
         };
     }
 }

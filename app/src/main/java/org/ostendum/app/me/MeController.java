@@ -1,9 +1,11 @@
 package org.ostendum.app.me;
 
+import org.jspecify.annotations.Nullable;
+import org.ostendum.app.page.Wording;
 import org.ostendum.app.people.People;
 import org.ostendum.app.security.Tokens;
-import org.ostendum.app.words.Words;
 import org.ostendum.core.measure.GravityForm;
+import org.ostendum.core.people.Language;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.people.Theme;
 import org.springframework.stereotype.Controller;
@@ -18,10 +20,12 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class MeController {
     private final People people;
     private final Tokens tokens;
+    private final Wording wording;
 
-    MeController(People people, Tokens tokens) {
+    MeController(People people, Tokens tokens, Wording wording) {
         this.people = people;
         this.tokens = tokens;
+        this.wording = wording;
     }
 
     @GetMapping("/me")
@@ -30,6 +34,7 @@ class MeController {
         page.addAttribute("me", person);
         page.addAttribute("forms", GravityForm.values());
         page.addAttribute("themes", Theme.values());
+        page.addAttribute("languages", Language.values());
         page.addAttribute("tokens", tokens.of(person.id()));
         return "me/me";
     }
@@ -41,9 +46,11 @@ class MeController {
             @RequestParam boolean fahrenheit,
             @RequestParam boolean us,
             @RequestParam Theme theme,
+            @RequestParam(required = false) @Nullable Language language,
             Person person,
-            Words words,
             RedirectAttributes flash) {
+        // A page that was open before there were languages sends none.
+        Language spoken = language == null ? person.language() : language;
         people.keepPreferences(new Person(
                 person.id(),
                 person.login(),
@@ -54,8 +61,9 @@ class MeController {
                 points,
                 fahrenheit,
                 us,
-                theme));
-        flash.addFlashAttribute("told", words.text("me.kept"));
+                theme,
+                spoken));
+        flash.addFlashAttribute("told", wording.in(spoken, person).text("me.kept"));
         return "redirect:/me";
     }
 }

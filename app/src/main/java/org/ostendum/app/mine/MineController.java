@@ -18,11 +18,11 @@ import org.ostendum.app.procedure.SiteProcedures;
 import org.ostendum.app.round.OpenRounds;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.storage.Storing;
+import org.ostendum.app.words.Words;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.next.NextThing;
 import org.ostendum.core.next.NextThings;
 import org.ostendum.core.people.Person;
-import org.ostendum.core.procedure.Procedure;
 import org.ostendum.core.state.BatteryState;
 import org.ostendum.core.state.WaterDue;
 import org.springframework.stereotype.Controller;
@@ -71,16 +71,14 @@ class MineController {
     record ToWater(Battery battery, LocalDate due, boolean now) {}
 
     @GetMapping("/mine")
-    String mine(Person person, Model page) {
+    String mine(Person person, Words words, Model page) {
         List<Battery> all = batteries.all();
         Map<Long, BatteryState> states = batteryStates.statesOf(all);
-        Map<String, String> titles =
-                procedures.all().stream().collect(Collectors.toMap(Procedure::id, Procedure::title));
         List<PlacedThing> things = things(all, states);
         page.addAttribute("place", "mine");
         page.addAttribute(
                 "jobs", jobs.open().stream().filter(j -> isOf(j, person)).toList());
-        page.addAttribute("titles", titles);
+        page.addAttribute("titles", procedures.titles(words));
         page.addAttribute("planned", planned.ofPerson(person.login(), batteryStates.instant(), PLANNED_TOLD));
         page.addAttribute("rounds", rounds(all, person));
         page.addAttribute("water", water(all, states, person));

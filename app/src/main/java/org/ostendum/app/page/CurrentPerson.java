@@ -3,11 +3,13 @@ package org.ostendum.app.page;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.security.Principal;
+import java.util.Collections;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.people.People;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.measure.GravityForm;
+import org.ostendum.core.people.Language;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.people.Role;
 import org.ostendum.core.people.Theme;
@@ -29,8 +31,18 @@ public class CurrentPerson implements WebMvcConfigurer, HandlerMethodArgumentRes
     public static final String READ = CurrentPerson.class.getName();
 
     /** Somebody who has not signed in yet. */
-    private static final Person STRANGER =
-            new Person(0, "", "", Role.VIEWER, false, GravityForm.THREE_DIGITS, false, false, false, Theme.DEVICE);
+    private static final Person STRANGER = new Person(
+            0,
+            "",
+            "",
+            Role.VIEWER,
+            false,
+            GravityForm.THREE_DIGITS,
+            false,
+            false,
+            false,
+            Theme.DEVICE,
+            Language.ENGLISH);
 
     private final People people;
     private final Wording wording;
@@ -77,9 +89,20 @@ public class CurrentPerson implements WebMvcConfigurer, HandlerMethodArgumentRes
 
     @Override
     public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
-        if (request.getAttribute(WORDS) == null) {
-            request.setAttribute(WORDS, wording.of(person(request), request.getLocale()));
-        }
+        words(request);
         return true;
+    }
+
+    /** The words of this request, made when first asked for: a page may want its language before its controller is called. */
+    Words words(HttpServletRequest request) {
+        if (request.getAttribute(WORDS) instanceof Words made) {
+            return made;
+        }
+        Person person = person(request);
+        Words words = person.isKnown()
+                ? wording.of(person)
+                : wording.ofStranger(person, Collections.list(request.getLocales()));
+        request.setAttribute(WORDS, words);
+        return words;
     }
 }

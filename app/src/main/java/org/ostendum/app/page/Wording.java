@@ -2,9 +2,11 @@ package org.ostendum.app.page;
 
 import java.time.Clock;
 import java.time.ZoneId;
+import java.util.Collection;
 import java.util.Locale;
 import org.ostendum.app.site.Sites;
 import org.ostendum.app.words.Words;
+import org.ostendum.core.people.Language;
 import org.ostendum.core.people.Person;
 import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Component;
@@ -24,13 +26,28 @@ public class Wording {
         this.sites = sites;
     }
 
-    /** In English, where no reader's language is known. */
+    /** In his own language. */
     public Words of(Person person) {
-        return of(person, Locale.ENGLISH);
+        return in(person.language(), person);
     }
 
-    Words of(Person person, Locale locale) {
+    /** To somebody who has not signed in: in the language that his browser asks for, or else in that of the site. */
+    Words ofStranger(Person stranger, Collection<Locale> asked) {
+        Language language = asked.stream()
+                .flatMap(locale -> Language.of(locale).stream())
+                .findFirst()
+                .orElse(sites.site().language());
+        return in(language, stranger);
+    }
+
+    /** In a language that he has just chosen. */
+    public Words in(Language language, Person person) {
         return new Words(
-                person, messages, locale, zone, clock.instant(), sites.site().currency());
+                person,
+                messages,
+                language.locale(),
+                zone,
+                clock.instant(),
+                sites.site().currency());
     }
 }

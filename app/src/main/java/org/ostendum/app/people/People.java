@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.app.site.Site;
 import org.ostendum.app.site.Sites;
 import org.ostendum.core.measure.GravityForm;
+import org.ostendum.core.people.Language;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.people.Role;
 import org.ostendum.core.people.Theme;
@@ -65,7 +66,7 @@ public class People {
         return !sql.fetchExists(PERSON);
     }
 
-    /** Adds somebody who begins with the units of the site. */
+    /** Adds somebody who begins with the units and the language of the site. */
     public long add(String login, String name, Role role, String passwordHash) {
         Site site = sites.site();
         return sql.insertInto(PERSON)
@@ -75,6 +76,7 @@ public class People {
                 .set(PERSON.PASSWORD_HASH, passwordHash)
                 .set(PERSON.TEMPERATURE_UNIT, site.fahrenheit() ? "FAHRENHEIT" : "CELSIUS")
                 .set(PERSON.MEASURES, site.usMeasures() ? "US" : "METRIC")
+                .set(PERSON.LANGUAGE, site.language().name())
                 .returningResult(PERSON.ID)
                 .fetchSingle()
                 .value1();
@@ -126,6 +128,7 @@ public class People {
                 .set(PERSON.TEMPERATURE_UNIT, person.fahrenheit() ? "FAHRENHEIT" : "CELSIUS")
                 .set(PERSON.MEASURES, person.usMeasures() ? "US" : "METRIC")
                 .set(PERSON.THEME, person.theme().name())
+                .set(PERSON.LANGUAGE, person.language().name())
                 .where(PERSON.ID.eq(person.id()))
                 .execute();
     }
@@ -141,6 +144,7 @@ public class People {
                 r.get(PERSON.GRAVITY_SHOWN).equals("POINTS"),
                 r.get(PERSON.TEMPERATURE_UNIT).equals("FAHRENHEIT"),
                 r.get(PERSON.MEASURES).equals("US"),
-                Theme.valueOf(r.get(PERSON.THEME)));
+                Theme.valueOf(r.get(PERSON.THEME)),
+                Language.valueOf(r.get(PERSON.LANGUAGE)));
     }
 }

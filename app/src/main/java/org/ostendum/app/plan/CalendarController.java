@@ -5,6 +5,8 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Rooms;
 import org.ostendum.app.page.NotFound;
+import org.ostendum.app.page.Wording;
+import org.ostendum.app.people.People;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.plan.Plan;
@@ -29,13 +31,24 @@ class CalendarController {
     private final PlanRuns runs;
     private final FeedJobs jobs;
     private final Rooms rooms;
+    private final People people;
+    private final Wording wording;
 
-    CalendarController(CalendarFeeds feeds, Planning planning, PlanRuns runs, FeedJobs jobs, Rooms rooms) {
+    CalendarController(
+            CalendarFeeds feeds,
+            Planning planning,
+            PlanRuns runs,
+            FeedJobs jobs,
+            Rooms rooms,
+            People people,
+            Wording wording) {
         this.feeds = feeds;
         this.planning = planning;
         this.runs = runs;
         this.jobs = jobs;
         this.rooms = rooms;
+        this.people = people;
+        this.wording = wording;
     }
 
     @GetMapping("/plan/calendar")
@@ -78,8 +91,10 @@ class CalendarController {
     }
 
     @GetMapping("/calendar/{token}.ics")
-    ResponseEntity<String> read(@PathVariable String token, Words words) {
+    ResponseEntity<String> read(@PathVariable String token) {
         CalendarFeeds.Feed feed = feeds.byToken(token).orElseThrow(() -> new NotFound("calendar"));
+        // Nobody has signed in: it speaks to whoever made the address.
+        Words words = wording.of(people.byLogin(feed.login()).orElseThrow(() -> new NotFound("calendar")));
         PlanRun run = planning.inForce().orElse(null);
         Plan plan = run == null
                 ? new Plan(List.of(), List.of(), List.of(), 0, true)

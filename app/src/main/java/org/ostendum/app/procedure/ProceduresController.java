@@ -35,20 +35,22 @@ class ProceduresController {
     }
 
     @GetMapping("/procedures")
-    String list(Model page) {
+    String list(Words words, Model page) {
         page.addAttribute("place", "jobs");
-        page.addAttribute("procedures", procedures.all());
+        page.addAttribute(
+                "procedures",
+                procedures.all().stream().map(p -> p.said(words::phrase)).toList());
         return "procedures/list";
     }
 
     @GetMapping("/procedures/{procedure}")
     String one(Procedure procedure, Words words, Model page) {
-        return show(procedure, FormView.of(AdditionForm.BLANK), page);
+        return show(procedure, FormView.of(AdditionForm.BLANK), words, page);
     }
 
-    private String show(Procedure procedure, FormView form, Model page) {
+    private String show(Procedure procedure, FormView form, Words words, Model page) {
         page.addAttribute("place", "jobs");
-        page.addAttribute("procedure", procedure);
+        page.addAttribute("procedure", procedure.said(words::phrase));
         page.addAttribute("additions", additions.ever(procedure.id()));
         page.addAttribute("kinds", Kind.values());
         page.addAttribute("gates", addable(procedure));
@@ -69,7 +71,7 @@ class ProceduresController {
         check(procedure, form, errors);
         if (errors.hasErrors()) {
             return Faults.page(
-                    HttpStatus.UNPROCESSABLE_CONTENT, show(procedure, FormView.of(errors, words), page), page);
+                    HttpStatus.UNPROCESSABLE_CONTENT, show(procedure, FormView.of(errors, words), words, page), page);
         }
         Kind kind = Objects.requireNonNull(form.kind());
         @Nullable GateKey gate = kind == Kind.GATE ? form.gate() : null;

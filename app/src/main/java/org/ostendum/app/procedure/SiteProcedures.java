@@ -5,7 +5,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.ostendum.app.procedure.ProcedureFile.MeasureText;
+import org.ostendum.app.words.Words;
 import org.ostendum.core.procedure.GateKey;
 import org.ostendum.core.procedure.Procedure;
 import org.springframework.stereotype.Component;
@@ -26,6 +28,11 @@ public class SiteProcedures {
         return shelf.all().stream()
                 .map(p -> added.containsKey(p.id()) ? find(p.id()).orElse(p) : p)
                 .toList();
+    }
+
+    /** What each is called in the reader's language, by its id. */
+    public Map<String, String> titles(Words words) {
+        return all().stream().collect(Collectors.toMap(Procedure::id, p -> words.phrase(p.title())));
     }
 
     public Optional<Procedure> find(String id) {

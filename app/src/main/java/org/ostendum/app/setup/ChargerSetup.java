@@ -1,6 +1,5 @@
 package org.ostendum.app.setup;
 
-import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
@@ -51,11 +50,7 @@ class ChargerSetup {
         page.addAttribute("faults", form.faults());
         page.addAttribute("chargers", chargers.all());
         page.addAttribute("kinds", Option.of(ChargerKind.class, words));
-        page.addAttribute(
-                "chemistries",
-                List.of("FLOODED", "SEALED", "ALL").stream()
-                        .map(c -> new Option(c, words.text("setup.charger.cells." + c)))
-                        .toList());
+        page.addAttribute("chemistries", Option.of(ChargerForm.Chemistry.class, words));
         return "setup/chargers";
     }
 

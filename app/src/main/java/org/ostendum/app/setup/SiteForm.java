@@ -5,6 +5,7 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.app.form.Needed;
 import org.ostendum.app.form.Text;
 import org.ostendum.app.site.Site;
+import org.ostendum.core.people.Language;
 
 /**
  * The site as typed.
@@ -20,6 +21,7 @@ record SiteForm(
         @Nullable String usMeasures,
         @Text(max = 1000) @Nullable String hazards,
         @Text(max = 1000) @Nullable String guides,
+        @Nullable Language language,
         @Nullable Integer version) {
 
     static SiteForm of(Site site, int version) {
@@ -31,12 +33,20 @@ record SiteForm(
                 site.usMeasures() ? "yes" : null,
                 site.hazards(),
                 site.guides(),
+                site.language(),
                 version);
     }
 
     Site site() {
         return new Site(
-                name, text(currency), text(zone), isSet(fahrenheit), isSet(usMeasures), text(hazards), text(guides));
+                name,
+                text(currency),
+                text(zone),
+                isSet(fahrenheit),
+                isSet(usMeasures),
+                text(hazards),
+                text(guides),
+                language == null ? Language.ENGLISH : language);
     }
 
     private static String text(@Nullable String typed) {

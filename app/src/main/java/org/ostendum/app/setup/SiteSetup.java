@@ -8,6 +8,7 @@ import org.ostendum.app.form.Faults;
 import org.ostendum.app.form.FormView;
 import org.ostendum.app.site.Sites;
 import org.ostendum.app.words.Words;
+import org.ostendum.core.people.Language;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -40,6 +41,7 @@ class SiteSetup {
         page.addAttribute("faults", form.faults());
         page.addAttribute("zones", new TreeSet<>(ZoneId.getAvailableZoneIds()));
         page.addAttribute("zone", zone.getId());
+        page.addAttribute("languages", Language.values());
         return "setup/site";
     }
 

@@ -142,7 +142,7 @@ class SeveralController {
         page.addAttribute("picked", picked);
         page.addAttribute("refused", refused);
         page.addAttribute("enough", charges.isEnough());
-        page.addAttribute("looks", charges.looks());
+        page.addAttribute("looks", charges.looks(words));
         List<Ready> ready = idle.stream()
                 .limit(MOST_SHOWN)
                 .map(b -> charges.ready(b, person, words))

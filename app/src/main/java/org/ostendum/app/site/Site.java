@@ -1,5 +1,7 @@
 package org.ostendum.app.site;
 
+import org.ostendum.core.people.Language;
+
 /**
  * The site as its people named it.
  *
@@ -9,6 +11,7 @@ package org.ostendum.app.site;
  * @param fahrenheit and {@code usMeasures}: the units of somebody who is new
  * @param hazards of the place, told with first aid: acid, gas, who to call, where the shower is
  * @param guides local codes and standing orders that people are to go by
+ * @param language in which pages speak before anybody has signed in, and to somebody who is new
  */
 public record Site(
         String name,
@@ -17,9 +20,10 @@ public record Site(
         boolean fahrenheit,
         boolean usMeasures,
         String hazards,
-        String guides) {
+        String guides,
+        Language language) {
     /** One of which nobody has said anything. */
-    public static final Site UNNAMED = new Site("", "", "", false, false, "", "");
+    public static final Site UNNAMED = new Site("", "", "", false, false, "", "", Language.ENGLISH);
 
     public boolean isNamed() {
         return !name.isEmpty();

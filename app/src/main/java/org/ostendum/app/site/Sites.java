@@ -4,6 +4,7 @@ import static org.ostendum.app.db.jooq.Tables.SITE;
 
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.people.Language;
 import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Repository;
 
@@ -45,7 +46,8 @@ public class Sites {
                         r.getFahrenheit(),
                         r.getUsMeasures(),
                         r.getHazards(),
-                        r.getGuides()))
+                        r.getGuides(),
+                        Language.valueOf(r.getLanguage())))
                 .orElse(Site.UNNAMED);
     }
 
@@ -82,6 +84,7 @@ public class Sites {
                 .set(SITE.US_MEASURES, site.usMeasures())
                 .set(SITE.HAZARDS, site.hazards())
                 .set(SITE.GUIDES, site.guides())
+                .set(SITE.LANGUAGE, site.language().name())
                 .set(SITE.VERSION, SITE.VERSION.plus(1))
                 .where(SITE.ID.eq(ONE).and(SITE.VERSION.eq(seen)))
                 .execute();

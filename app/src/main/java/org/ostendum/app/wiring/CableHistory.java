@@ -29,7 +29,10 @@ class CableHistory {
      * @param told of single cables, such as "3: rotted"; empty where all were sound
      * @param cost of new ones; null where none is known
      */
-    public record Work(Instant at, String title, List<String> told, @Nullable Double cost, String by) {}
+    public record Work(Instant at, String title, List<Said> told, @Nullable Double cost, String by) {}
+
+    /** What was found of one cable, in a word: rotted, new. */
+    public record Said(String cable, String found) {}
 
     /** @return the newest first */
     List<Work> of(Battery battery) {
@@ -45,12 +48,12 @@ class CableHistory {
     private record Told(LedgerEntry entry, JsonNode payload) {}
 
     private static Work work(Told line) {
-        List<String> told = new ArrayList<>();
+        List<Said> told = new ArrayList<>();
         for (JsonNode step : line.payload().path("steps")) {
             @Nullable String cable = PackSteps.cable(step.path("id").asString(""));
             String said = PackSteps.told(step.path("value").asString(""));
             if (cable != null && !said.isEmpty()) {
-                told.add(cable + ": " + said);
+                told.add(new Said(cable, said));
             }
         }
         return new Work(

@@ -79,7 +79,7 @@ final class PackSheet {
                 PackSteps.where(step.cable()),
                 words.volts(step.before().voltage()),
                 words.volts(step.after().voltage()));
-        String shrouds = together ? FittingSteps.covered(step) : FittingSteps.lifted(step);
+        String shrouds = words.phrase(together ? FittingSteps.covered(step) : FittingSteps.lifted(step));
         return note == null ? line + shrouds : line + " " + known(note) + shrouds;
     }
 

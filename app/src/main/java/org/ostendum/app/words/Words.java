@@ -11,12 +11,14 @@ import java.time.format.DateTimeFormatter;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.judge.Cells;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.next.NextThing;
+import org.ostendum.core.people.Language;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CorrectedGravity;
@@ -61,6 +63,14 @@ public final class Words {
     /** The sentence as HTML, its figures in bold. */
     public String rich(Message message) {
         return filled(message, text -> "<b>" + HtmlUtils.htmlEscape(text) + "</b>");
+    }
+
+    /** Words of a procedure in the person's language; as they are written where nobody has said them in it. */
+    public String phrase(String english) {
+        return locale.equals(Language.ENGLISH.locale())
+                ? english
+                : Objects.requireNonNullElse(
+                        messages.getMessage(Phrases.KEY + english, null, english, locale), english);
     }
 
     /** A text of the bundle; arguments as in {@link Message}. */
@@ -168,7 +178,7 @@ public final class Words {
         } else if (value instanceof Double number) {
             return decimal(BigDecimal.valueOf(number));
         }
-        return value.toString();
+        return value instanceof String said ? phrase(said) : value.toString();
     }
 
     public String gravity(CorrectedGravity gravity) {
@@ -323,6 +333,10 @@ public final class Words {
     /** Where the site's clocks stand. */
     public ZoneId zone() {
         return zone;
+    }
+
+    public Locale locale() {
+        return locale;
     }
 
     public Person person() {

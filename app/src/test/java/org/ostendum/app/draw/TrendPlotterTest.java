@@ -19,6 +19,7 @@ import org.ostendum.core.judge.DatedGravities;
 import org.ostendum.core.judge.Gravities;
 import org.ostendum.core.measure.GravityForm;
 import org.ostendum.core.measure.RoundState;
+import org.ostendum.core.people.Language;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.people.Role;
 import org.ostendum.core.people.Theme;
@@ -43,8 +44,18 @@ class TrendPlotterTest {
     }
 
     private static TrendDrawing plot(int rounds, Map<Integer, Severity> held) {
-        Person person =
-                new Person(1, "a", "A", Role.VIEWER, true, GravityForm.THREE_DIGITS, false, false, false, Theme.DEVICE);
+        Person person = new Person(
+                1,
+                "a",
+                "A",
+                Role.VIEWER,
+                true,
+                GravityForm.THREE_DIGITS,
+                false,
+                false,
+                false,
+                Theme.DEVICE,
+                Language.ENGLISH);
         Words words = new Words(person, new StaticMessageSource(), Locale.ENGLISH, ZoneOffset.UTC, START);
         return TrendPlotter.plot(
                 rounds(rounds), GravityMarks.usualFor(Duty.MOTIVE), held, words, ZoneOffset.UTC, 840, 220);

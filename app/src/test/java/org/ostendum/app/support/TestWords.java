@@ -1,10 +1,13 @@
 package org.ostendum.app.support;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.time.Instant;
 import java.time.ZoneId;
-import java.util.Locale;
+import org.ostendum.app.words.Phrases;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.measure.GravityForm;
+import org.ostendum.core.people.Language;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.people.Role;
 import org.ostendum.core.people.Theme;
@@ -22,11 +25,35 @@ public final class TestWords {
 
     /** @param points gravities shown as 1265 rather than 1.265 */
     public static Words of(boolean points, boolean fahrenheit, boolean us) {
+        return of(points, fahrenheit, us, Language.ENGLISH);
+    }
+
+    public static Words in(Language language) {
+        return of(false, false, false, language);
+    }
+
+    private static Words of(boolean points, boolean fahrenheit, boolean us, Language language) {
         ResourceBundleMessageSource messages = new ResourceBundleMessageSource();
         messages.setBasename("messages");
         messages.setDefaultEncoding("UTF-8");
+        messages.setFallbackToSystemLocale(false);
+        try {
+            messages.setParentMessageSource(Phrases.read());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
         Person person = new Person(
-                1, "a", "A", Role.TECHNICIAN, true, GravityForm.THREE_DIGITS, points, fahrenheit, us, Theme.DEVICE);
-        return new Words(person, messages, Locale.ENGLISH, ZoneId.of("Europe/Berlin"), NOW);
+                1,
+                "a",
+                "A",
+                Role.TECHNICIAN,
+                true,
+                GravityForm.THREE_DIGITS,
+                points,
+                fahrenheit,
+                us,
+                Theme.DEVICE,
+                language);
+        return new Words(person, messages, language.locale(), ZoneId.of("Europe/Berlin"), NOW);
     }
 }

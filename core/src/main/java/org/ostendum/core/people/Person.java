@@ -10,6 +10,7 @@ import org.ostendum.core.measure.GravityForm;
  * @param fahrenheit whether temperatures are typed and shown in °F
  * @param usMeasures whether volumes are shown in gallons and weights in pounds
  * @param theme whether pages are light or dark for him
+ * @param language in which pages and messages speak to him
  */
 public record Person(
         long id,
@@ -21,7 +22,8 @@ public record Person(
         boolean shownAsPoints,
         boolean fahrenheit,
         boolean usMeasures,
-        Theme theme) {
+        Theme theme,
+        Language language) {
 
     /** Technicians, leads and mechanics read and log; the others look on. */
     public boolean worksOnBatteries() {

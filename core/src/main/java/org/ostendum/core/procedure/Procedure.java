@@ -3,6 +3,7 @@ package org.ostendum.core.procedure;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.Duty;
 import org.ostendum.core.safety.Dress;
@@ -106,6 +107,29 @@ public record Procedure(
         stops = List.copyOf(stops);
         practices = List.copyOf(practices);
         references = List.copyOf(references);
+    }
+
+    /** The same procedure with each of its texts said anew, as in another language. */
+    public Procedure said(UnaryOperator<String> anew) {
+        return new Procedure(
+                id,
+                version,
+                anew.apply(title),
+                anew.apply(purpose),
+                subject,
+                duties,
+                training,
+                dress,
+                hazards,
+                gates,
+                steps.stream().map(step -> step.said(anew)).toList(),
+                stops.stream().map(stop -> stop.said(anew)).toList(),
+                practices,
+                records,
+                report,
+                lookOver,
+                holds,
+                references.stream().map(anew).toList());
     }
 
     public boolean isFor(Duty duty) {

@@ -2,6 +2,7 @@ package org.ostendum.core.procedure;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -31,6 +32,21 @@ public record Step(
         @Nullable GateKey gate,
         @Nullable GateKey answers,
         @Nullable StepSum sum) {
+
+    Step said(UnaryOperator<String> anew) {
+        return new Step(
+                id,
+                anew.apply(text),
+                why == null ? null : anew.apply(why),
+                picture,
+                task.said(anew),
+                photos,
+                mayBeSkipped,
+                effect,
+                gate,
+                answers,
+                sum);
+    }
 
     /**
      * @return what is said when all is as it should be: a blank for what is simply done; empty where only a figure, or one of several

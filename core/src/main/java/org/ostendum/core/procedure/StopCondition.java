@@ -1,6 +1,7 @@
 package org.ostendum.core.procedure;
 
 import java.util.List;
+import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.defect.DefectKind;
 
@@ -16,5 +17,9 @@ public record StopCondition(
         String id, String text, List<String> then, @Nullable String procedure, @Nullable DefectKind defect) {
     public StopCondition {
         then = List.copyOf(then);
+    }
+
+    StopCondition said(UnaryOperator<String> anew) {
+        return new StopCondition(id, anew.apply(text), then.stream().map(anew).toList(), procedure, defect);
     }
 }

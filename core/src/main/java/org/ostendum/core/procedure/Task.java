@@ -3,11 +3,17 @@ package org.ostendum.core.procedure;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.defect.DefectKind;
 
 /** What completes a step. */
 public sealed interface Task {
+    /** The same task with its texts said anew; most have none. */
+    default Task said(UnaryOperator<String> anew) {
+        return this;
+    }
+
     /** It is done and said to be done. */
     record Act() implements Task {}
 
@@ -16,7 +22,12 @@ public sealed interface Task {
      *
      * @param confirm the state in words, such as "The charger is off"
      */
-    record Hold(String confirm) implements Task {}
+    record Hold(String confirm) implements Task {
+        @Override
+        public Task said(UnaryOperator<String> anew) {
+            return new Hold(anew.apply(confirm));
+        }
+    }
 
     /** Nothing goes on before so long has passed since the step was begun. */
     record Wait(Duration atLeast) implements Task {}
@@ -37,6 +48,13 @@ public sealed interface Task {
     record Choose(List<Answer> answers) implements Task {
         public Choose {
             answers = List.copyOf(answers);
+        }
+
+        @Override
+        public Task said(UnaryOperator<String> anew) {
+            return new Choose(answers.stream()
+                    .map(a -> new Answer(a.id(), anew.apply(a.text()), a.goTo(), a.stop(), a.defect()))
+                    .toList());
         }
 
         public Optional<Answer> answer(String id) {

@@ -20,6 +20,7 @@ import org.ostendum.core.event.BatteryEvent.ChargeEnded;
 import org.ostendum.core.event.BatteryEvent.Worked;
 import org.ostendum.core.event.EventLog;
 import org.ostendum.core.measure.CellReading;
+import org.ostendum.core.measure.Doubt;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.quantity.AmpHours;
@@ -161,5 +162,60 @@ class LowBatteryQuestionsTest {
         assertThat(found(verdict, FindingCode.valueOf("BATTERY_" + cause)))
                 .as(verdict.toString())
                 .isPresent();
+    }
+
+    /** Sulfate too lets an equalising charge lift the readings a little; but what it lifts them to comes down with each month. */
+    @Test
+    void whatEqualisingBringsUpLessEachTimeIsSulfateAndLiesInNoLayers() {
+        returns(1.12);
+        for (int i = 17; i >= 0; i--) {
+            int hardened = 3 * (17 - i);
+            boolean after = i % 2 == 1;
+            read(
+                    14 * i,
+                    after ? RoundState.AFTER_EQUALISE : RoundState.FULL_CHARGE,
+                    1290 - hardened - (after ? 0 : 12));
+        }
+        Verdict verdict = judge();
+        assertThat(found(verdict, FindingCode.BATTERY_STRATIFIED)).isEmpty();
+        assertThat(found(verdict, FindingCode.BATTERY_UNDERCHARGED))
+                .as("low all the same")
+                .isPresent();
+    }
+
+    private void readUnmixed(int daysAgo, int points) {
+        rounds.add(new PastRound(
+                round(daysAgo(daysAgo), RoundState.FULL_CHARGE, points, points, points, points, points, points),
+                List.of(Doubt.AFTER_WATER)));
+    }
+
+    /** A charger that stops too soon never lets the water mix in: then no round at all can be relied on, and that tells it. */
+    @Test
+    void waterThatNeverMixesInIsNoReasonToBeSilent() {
+        returns(1.00);
+        for (int daysAgo : List.of(42, 28, 14, 0)) {
+            readUnmixed(daysAgo, 1205);
+        }
+        Finding finding = found(judge(), FindingCode.BATTERY_UNDERCHARGED).orElseThrow();
+        assertThat(finding.sentence().key()).isEqualTo("finding.undercharged.never-mixed");
+        assertThat(finding.why().arguments()).contains(100, 105);
+        assertThat(finding.next()).isEqualTo(NextStep.CHECK_CHARGER);
+    }
+
+    /** Enough put back, a full reading, or a single round too soon after water say nothing of the charger. */
+    @ParameterizedTest
+    @CsvSource({"1.12, 1205, 4", "1.00, 1280, 4", "1.00, 1205, 1"})
+    void waterThatMayStillMixInSaysNothing(double part, int points, int unmixed) {
+        returns(part);
+        for (int i = 3; i >= 0; i--) {
+            if (i < unmixed) {
+                readUnmixed(14 * i, points);
+            } else {
+                read(14 * i, RoundState.FULL_CHARGE, 1281);
+            }
+        }
+        Verdict verdict = judge();
+        assertThat(found(verdict, FindingCode.BATTERY_UNDERCHARGED)).isEmpty();
+        assertThat(verdict.notJudged()).containsEntry("full-window", Missing.RELIABLE_ROUND);
     }
 }

@@ -8,7 +8,18 @@ import org.ostendum.core.measure.GravityForm;
 
 class PersonTest {
     private static Person person(long id, Role role) {
-        return new Person(id, "p", "P", role, true, GravityForm.THREE_DIGITS, false, false, false, Theme.DEVICE);
+        return new Person(
+                id,
+                "p",
+                "P",
+                role,
+                true,
+                GravityForm.THREE_DIGITS,
+                false,
+                false,
+                false,
+                Theme.DEVICE,
+                Language.ENGLISH);
     }
 
     @ParameterizedTest

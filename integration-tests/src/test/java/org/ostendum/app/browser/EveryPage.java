@@ -2,6 +2,7 @@ package org.ostendum.app.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -15,6 +16,11 @@ import org.springframework.boot.test.web.server.LocalServerPort;
 
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 abstract class EveryPage extends ApplicationTest {
+    private static final int DESK = 1280;
+    private static final int HEIGHT = 800;
+    /** A phone, a tablet and a desk: none scrolls sideways. */
+    private static final List<Integer> WIDTHS = List.of(360, 1024, DESK);
+
     @LocalServerPort
     private int port;
 
@@ -22,7 +28,7 @@ abstract class EveryPage extends ApplicationTest {
 
     @BeforeAll
     void open() {
-        browser = new Browser(port, 1280, 800);
+        browser = new Browser(port, DESK, HEIGHT);
         browser.signIn("maud");
         browser.go("/batteries/T-25/round");
         browser.find("main form button.action").click();
@@ -46,6 +52,10 @@ abstract class EveryPage extends ApplicationTest {
         assertThat(looks.illegible("DAY")).as(page).isEmpty();
         // At night the same page is told in other colours: nothing else can have changed.
         assertThat(looks.illegible("NIGHT")).as(page + " at night").isEmpty();
+        for (int width : WIDTHS) {
+            browser.size(width, HEIGHT, width < DESK);
+            assertThat(browser.pageWidth()).as(page + " on " + width).isLessThanOrEqualTo(width);
+        }
     }
 
     /** That nothing is found says something only where something would be. */

@@ -3,15 +3,15 @@ package org.ostendum.app.browser;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
-import java.util.Map;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
+import org.junit.jupiter.params.provider.MethodSource;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
+import org.openqa.selenium.support.ui.Select;
 import org.ostendum.app.alarm.AlarmService;
 import org.ostendum.app.alarm.Alarms;
 import org.ostendum.app.inventory.Battery;
@@ -62,13 +62,6 @@ class TapsAndKeysTest extends ApplicationTest {
     }
 
     /** Without it the window is as small as the browser's own, and the field to find with is folded away. */
-    private void size(int width, int height, boolean mobile) {
-        browser.driver()
-                .executeCdpCommand(
-                        "Emulation.setDeviceMetricsOverride",
-                        Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", mobile));
-    }
-
     private void fromTheRoom() {
         browser.go("/");
         taps = 0;
@@ -260,9 +253,8 @@ class TapsAndKeysTest extends ApplicationTest {
         atMost("look up the last equalising", 0, 5);
     }
 
-    @ParameterizedTest
-    @ValueSource(
-            strings = {
+    static List<String> mainPages() {
+        return List.of(
                 "/",
                 "/mine",
                 "/fleet",
@@ -270,25 +262,49 @@ class TapsAndKeysTest extends ApplicationTest {
                 "/charging/several",
                 "/machines",
                 "/machines/F5",
+                "/batteries/T-07",
                 "/batteries/G-01/pack",
                 "/watering",
                 "/jobs",
                 "/ledger",
                 "/day",
                 "/safety",
-                "/rules"
-            })
+                "/rules");
+    }
+
+    @ParameterizedTest
+    @MethodSource("mainPages")
     void aPhoneNeedsNoSidewaysScroll(String page) {
-        size(360, 780, true);
+        browser.size(360, 780, true);
         browser.go(page);
-        Number width = (Number) browser.js("return document.documentElement.scrollWidth");
-        assertThat(width.intValue()).as(page).isLessThanOrEqualTo(360);
+        assertThat(browser.pageWidth()).as(page).isLessThanOrEqualTo(360);
         List<String> small =
                 browser.driver().findElements(By.cssSelector(".slate a.action, .slate button.action")).stream()
                         .filter(e -> e.isDisplayed() && e.getSize().getHeight() < 44)
                         .map(e -> e.getText())
                         .toList();
         assertThat(small).isEmpty();
-        size(1280, 800, false);
+        browser.size(1280, 800, false);
+    }
+
+    /** Spanish words are longer by a fifth; the line of pages is the first to feel it. */
+    @Test
+    void noMainPageScrollsSidewaysInSpanish() {
+        speak("SPANISH");
+        for (int width : List.of(360, 1024, 1280)) {
+            browser.size(width, 800, width < 1280);
+            for (String page : mainPages()) {
+                browser.go(page);
+                assertThat(browser.pageWidth()).as(page + " on " + width).isLessThanOrEqualTo(width);
+            }
+        }
+        speak("ENGLISH");
+    }
+
+    private void speak(String language) {
+        browser.go("/me");
+        new Select(browser.find("#language")).selectByValue(language);
+        browser.find("main form button.action").click();
+        browser.await("html[lang=" + (language.equals("SPANISH") ? "es" : "en") + "] .told");
     }
 }

@@ -39,6 +39,7 @@ import org.ostendum.app.plan.house.WeekHours;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.battery.CaseSize;
 import org.ostendum.core.event.EntryKind;
+import org.ostendum.core.people.Language;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanChecker;
 import org.ostendum.core.plan.PlanJob;
@@ -367,6 +368,9 @@ class PlanTest extends JobsTest {
                 .get(0);
         assertThat(first.getUid()).isPresent();
         assertThat(stranger("/calendar/none.ics")).doesNotContain("VEVENT");
+        tom.speaks(Language.SPANISH);
+        assertThat(stranger("/calendar/" + token + ".ics")).contains("SUMMARY:Poner ");
+        tom.speaks(Language.ENGLISH);
         long whole = feeds.byToken(token).orElseThrow().id();
         feeds.end(people.byLogin("tom").orElseThrow().id(), whole, run.from());
         assertThat(stranger("/calendar/" + token + ".ics")).doesNotContain("VEVENT");

@@ -288,13 +288,14 @@ class SetupTest extends ApplicationTest {
         String path = "/setup/machines/C4";
         String shown = versionOf(path);
         String[] first = {"name", "Golf car of the first", "kind", "GOLF_CAR", "volts", "48", "version", shown};
-        String[] second = {"name", "Golf car of the second", "kind", "GOLF_CAR", "volts", "36", "version", shown};
+        String[] second = {"name", "Golf car of the second", "kind", "FORKLIFT", "volts", "36", "version", shown};
         assertThat(send(path, first).getStatus()).isEqualTo(302);
         MockHttpServletResponse clash = send(path, second);
         assertThat(clash.getStatus()).isEqualTo(422);
         var page = Jsoup.parse(clash.getContentAsString());
         assertThat(page.select("#name").val()).isEqualTo("Golf car of the second");
-        assertThat(page.text()).contains("Somebody else has changed this", "“Golf car of the first”", "“48”");
+        assertThat(page.text())
+                .contains("Somebody else has changed this", "“Golf car of the first”", "“48”", "“Golf car”");
 
         String now = page.selectXpath("//input[@name='version']").attr("value");
         assertThat(send(path, "name", "Golf car of the second", "kind", "GOLF_CAR", "volts", "36", "version", now)

@@ -9,6 +9,7 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 
 import java.util.Arrays;
 import java.util.List;
+import org.ostendum.core.people.Language;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.MockMvc;
@@ -67,6 +68,24 @@ public record AsPerson(MockMvc mvc, String login, String role) {
             request.param(namesAndValues[i], namesAndValues[i + 1]);
         }
         return ask(request);
+    }
+
+    /** Chooses the language in which pages speak to him. */
+    public void speaks(Language language) throws Exception {
+        send(
+                "/me",
+                "form",
+                "THREE_DIGITS",
+                "points",
+                "false",
+                "fahrenheit",
+                "false",
+                "us",
+                "false",
+                "theme",
+                "DEVICE",
+                "language",
+                language.name());
     }
 
     /** Sends a form that may carry files, of names and values in turn. */

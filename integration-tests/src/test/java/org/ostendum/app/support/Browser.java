@@ -25,9 +25,18 @@ public final class Browser implements AutoCloseable {
     public Browser(int port, int width, int height) {
         this.home = "http://127.0.0.1:" + port;
         this.driver = new ChromeDriver(service(), options());
+        size(width, height, false);
+    }
+
+    public void size(int width, int height, boolean mobile) {
         driver.executeCdpCommand(
                 "Emulation.setDeviceMetricsOverride",
-                Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
+                Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", mobile));
+    }
+
+    /** @return how wide the page is that is shown, more than the screen where it would scroll sideways */
+    public int pageWidth() {
+        return ((Number) js("return document.documentElement.scrollWidth")).intValue();
     }
 
     private static ChromeDriverService service() {

@@ -24,9 +24,9 @@ enum CellCause {
     /** Part of the limit by which the other cells of its block have to be away, in their middle. */
     private static final double BLOCK_TOGETHER = 0.4;
     /** A step and what came after it need so many readings to be told from a slope. */
-    private static final int READINGS_AFTER_STEP = 4;
+    private static final int READINGS_AFTER_STEP = 5;
     /** A lost part of the acid stays lost: later readings move by no more of the fall than this. */
-    private static final double STEADY_PART = 0.25;
+    private static final double STEADY_PART = 0.2;
 
     private static final double STEADY_TENTHS = 40;
     /** A median of three against a median of three scatters about as one reading does. */

@@ -28,9 +28,33 @@ public final class FullWindow implements Question {
     public Outcome ask(Case battery) {
         Optional<Missing> missing = battery.missingForGravity();
         if (missing.isPresent()) {
-            return new Outcome.NotJudged(missing.get());
+            return LowBattery.of(battery).neverMixes()
+                    ? Outcome.of(neverMixed(battery))
+                    : new Outcome.NotJudged(missing.get());
         }
         return battery.latest().round().state().isFull() ? afterCharge(battery) : inService(battery);
+    }
+
+    /** No round can be relied on while water lies on top; that it does so for weeks is told by itself. */
+    private static Finding neverMixed(Case battery) {
+        LowBattery low = LowBattery.of(battery);
+        return new Finding(
+                FindingCode.BATTERY_UNDERCHARGED,
+                new Cells(List.of()),
+                Severity.ACT,
+                Message.of("finding.undercharged.never-mixed"),
+                Message.of(
+                        "finding.undercharged.never-mixed.why",
+                        low.returnedPercent(),
+                        battery.rules().percent(RuleKey.RETURN_LEAST),
+                        battery.gravities().median()),
+                List.of(
+                        battery.rules().use(RuleKey.GASSING_TO_MIX),
+                        battery.rules().use(RuleKey.RETURN_LEAST)),
+                low.evidence(),
+                NextStep.CHECK_CHARGER,
+                null,
+                Confidence.NOT_FULL);
     }
 
     private static Outcome afterCharge(Case battery) {

@@ -10,6 +10,9 @@ import org.ostendum.core.event.BatteryEvent.ChargeEnded;
 import org.ostendum.core.judge.Case;
 import org.ostendum.core.judge.DatedGravities;
 import org.ostendum.core.judge.Evidence;
+import org.ostendum.core.judge.Gravities;
+import org.ostendum.core.judge.PastRound;
+import org.ostendum.core.measure.Doubt;
 import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.quantity.GravityDifference;
 import org.ostendum.core.rulebook.RuleKey;
@@ -49,6 +52,12 @@ final class LowBattery {
     private static final double DROP = 3;
 
     private static final int LEAST_EQUALISED = 2;
+    /** Where equalised rounds have fallen by so much of what ordinary ones have, mixing does not bring them back. */
+    private static final double FALL_WITH = 0.5;
+    /** Tenths from three equalised rounds to the next three. */
+    private static final double STILL_FALLING = 50;
+    /** One round before the latest may have been read too soon after water by chance. */
+    private static final int UNMIXED_BEFORE = 2;
 
     private static final double MEDIAN_ERROR = 1.25;
     private static final double SURE = 3;
@@ -57,6 +66,7 @@ final class LowBattery {
     /** Rounds on an ordinary full charge, oldest first. */
     private final List<DatedGravities> ordinary;
 
+    private final List<DatedGravities> equalised;
     private final Duration beside;
     private final OptionalDouble returned;
     private final double[] rises;
@@ -66,6 +76,9 @@ final class LowBattery {
         this.battery = battery;
         this.ordinary = battery.full().stream()
                 .filter(dated -> dated.state() == RoundState.FULL_CHARGE)
+                .toList();
+        this.equalised = battery.full().stream()
+                .filter(dated -> dated.state() == RoundState.AFTER_EQUALISE)
                 .toList();
         this.beside = beside(battery);
         this.returned = returned(battery);
@@ -100,7 +113,9 @@ final class LowBattery {
             return Cause.UNDERCHARGED;
         }
         Cause byEqualising = byEqualising();
-        return byEqualising == Cause.UNKNOWN && hasDropped() ? Cause.STRATIFIED : byEqualising;
+        Cause cause = byEqualising == Cause.UNKNOWN && hasDropped() ? Cause.STRATIFIED : byEqualising;
+        // What lies in no layers is still low: it is told as such, never passed over.
+        return cause == Cause.STRATIFIED && isHardening() ? Cause.UNKNOWN : cause;
     }
 
     /** @return whether too little was put back of late; false also where that is not on record */
@@ -171,12 +186,17 @@ final class LowBattery {
     }
 
     private boolean isLow(DatedGravities dated) {
+        return isLow(dated.gravities());
+    }
+
+    private boolean isLow(Gravities gravities) {
         GravityDifference tolerance = battery.rules().points(RuleKey.FULL_TOLERANCE);
-        return dated.gravities()
-                        .median()
-                        .plus(tolerance)
-                        .compareTo(battery.model().marks().fullFrom())
-                < 0;
+        return !gravities.isEmpty()
+                && gravities
+                                .median()
+                                .plus(tolerance)
+                                .compareTo(battery.model().marks().fullFrom())
+                        < 0;
     }
 
     private static Duration beside(Case battery) {
@@ -212,7 +232,42 @@ final class LowBattery {
 
     /** @return whether the acid lies in layers: an equalising charge lifts the readings, and enough was put back before */
     boolean isLayered() {
-        return !isReturnShort() && (isLifted() || cause == Cause.STRATIFIED);
+        return !isReturnShort() && !isHardening() && (isLifted() || cause == Cause.STRATIFIED);
+    }
+
+    /** @return whether equalised rounds have come down with the ordinary ones: what lies in layers is found again by mixing */
+    private boolean isHardening() {
+        double fallen = fallenSinceBeginning(equalised, LEAST_EQUALISED);
+        double needed = battery.rules().points(RuleKey.RISE_BY_MIXING).tenths();
+        return fallen >= needed && fallen >= FALL_WITH * fallenSinceBeginning() && isFallingStill();
+    }
+
+    /** Sulfate goes on growing; acid that lies in layers comes back to the same place by each mixing. */
+    private boolean isFallingStill() {
+        int n = equalised.size();
+        return n >= 2 * LEAST_ROUNDS
+                && middle(equalised.subList(n - 2 * LEAST_ROUNDS, n - LEAST_ROUNDS))
+                                - middle(equalised.subList(n - LEAST_ROUNDS, n))
+                        >= STILL_FALLING;
+    }
+
+    /**
+     * @return whether it never gets so far that water mixes in: round after round is read too soon after water though it was charged
+     *     between, too little is put back, and what is drawn reads low
+     */
+    boolean neverMixes() {
+        return isReturnShort() && isUnmixed(battery.latest()) && isLow(battery.gravities()) && wasUnmixedBefore();
+    }
+
+    private boolean wasUnmixedBefore() {
+        List<PastRound> past = battery.past();
+        return past.size() >= UNMIXED_BEFORE
+                && past.subList(past.size() - UNMIXED_BEFORE, past.size()).stream()
+                        .allMatch(LowBattery::isUnmixed);
+    }
+
+    private static boolean isUnmixed(PastRound round) {
+        return round.round().state().isFull() && round.doubts().equals(List.of(Doubt.AFTER_WATER));
     }
 
     /**
@@ -256,14 +311,23 @@ final class LowBattery {
 
     /** @return tenths by which ordinary rounds now read below the first ones */
     private double fallenSinceBeginning() {
-        int n = ordinary.size();
-        return n < 2 * LEAST_ROUNDS ? 0 : middle(ordinary.subList(0, n / 3)) - middle(ordinary.subList(n - 3, n));
+        return fallenSinceBeginning(ordinary, LEAST_ROUNDS);
+    }
+
+    private static double fallenSinceBeginning(List<DatedGravities> rounds, int least) {
+        int n = rounds.size();
+        return n < 2 * least ? 0 : middle(rounds.subList(0, n / 3)) - middle(rounds.subList(n - least, n));
     }
 
     private static double middle(List<DatedGravities> rounds) {
         return Robust.median(rounds.stream()
                 .mapToDouble(dated -> dated.gravities().median().tenths())
                 .toArray());
+    }
+
+    /** @return what was put back of late, in percent of what was taken out; 0 where that is not on record */
+    int returnedPercent() {
+        return (int) Math.round(100 * returned.orElse(0));
     }
 
     List<Evidence> evidence() {
