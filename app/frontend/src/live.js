@@ -22,9 +22,12 @@
   live.addEventListener("htmx:sse:close", () => {
     connection = null;
   });
-  live.addEventListener("htmx:sse:error", (e) => {
-    signIn.hidden = e.detail.status !== 401;
-  });
+  const isRefused = (status) => {
+    signIn.hidden = status !== 401;
+  };
+  live.addEventListener("htmx:sse:error", (e) => isRefused(e.detail.status));
+  // As long as nothing was heard at all it is no stream that fails.
+  live.addEventListener("htmx:response:error", (e) => isRefused(e.detail.ctx.response.status));
 
   // A hidden page does not listen; it begins to when it is looked at again.
   document.addEventListener("visibilitychange", () => {
@@ -41,7 +44,7 @@
     asked = now;
     // A line that died without a word is not noticed by the browser for many minutes.
     if (connection) connection.reader?.cancel();
-    else htmx.ajax("GET", live.getAttribute("hx-sse:connect"), { source: live });
+    else htmx.ajax("GET", live.getAttribute("hx-sse:connect"), { source: live, timeout: 8000 });
   }, Math.min(1000, patience / 4));
 })();
 

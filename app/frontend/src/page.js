@@ -22,14 +22,21 @@
     }
   });
 
-  // Enter opens the first battery found: three keystrokes and Enter from anywhere.
-  find.form.addEventListener("submit", (e) => {
+  // Enter opens the first battery found, three keystrokes and Enter from anywhere; one found for fewer letters is not meant.
+  let entered = null;
+  const openFirst = () => {
+    if (entered !== find.value || found.querySelector("[data-of]")?.dataset.of !== entered) return;
+    entered = null;
     const first = found.querySelector("a");
-    if (first) {
-      e.preventDefault();
-      location.assign(first.href);
-    }
+    if (first) location.assign(first.href);
+  };
+  find.form.addEventListener("submit", (e) => {
+    e.preventDefault();
+    entered = find.value;
+    openFirst();
+    if (entered) htmx.trigger(find, "search");
   });
+  find.addEventListener("htmx:after:swap", openFirst);
 })();
 
 // Keys for every page: "g" and a letter go to a place, "n" does what the big button says, a figure opens the thing of that
@@ -155,6 +162,16 @@ for (const form of document.querySelectorAll("form[data-address]")) {
     const values = new URLSearchParams(new FormData(form));
     for (const [name, value] of [...values]) if (!value) values.delete(name);
     history.replaceState(null, "", `${location.pathname}?${values}`);
+  });
+}
+
+// What is kept is what stands in the other form now, not what it held when last worked out.
+for (const form of document.querySelectorAll("form[data-copies]")) {
+  form.addEventListener("submit", () => {
+    for (const [name, value] of new FormData(document.getElementById(form.dataset.copies))) {
+      const copy = form.querySelector(`[type=hidden][name="${CSS.escape(name)}"]`);
+      if (copy) copy.value = value;
+    }
   });
 }
 

@@ -71,6 +71,7 @@ class JobsInTheBrowserTest extends ApplicationTest {
     @AfterEach
     void close() {
         browser.close();
+        fillUpTheKit();
     }
 
     /** Presses what is called so, once the page has it. */
@@ -178,10 +179,10 @@ class JobsInTheBrowserTest extends ApplicationTest {
             lead.awaitText("main", "Closed by Maud Ferrow");
             assertThat(lead.driver().findElements(By.cssSelector("#cause"))).isEmpty();
             // What was used of the kit keeps the caps on until it is filled up.
-            lead.go("/batteries/T-25/round");
+            lead.go("/batteries/T-16/round");
             lead.awaitText("main", "Spill kit: not in order");
             fillUpTheKit();
-            lead.go("/batteries/T-25/round");
+            lead.go("/batteries/T-16/round");
             assertThat(lead.text("main")).doesNotContain("not in order");
         }
     }

@@ -134,10 +134,25 @@ public final class Browser implements AutoCloseable {
 
     /** Takes the network away or gives it back, as the browser sees it. */
     public void offline(boolean offline) {
+        network(offline, 0);
+    }
+
+    /** @param milliseconds that each answer takes at least */
+    public void latency(int milliseconds) {
+        network(false, milliseconds);
+    }
+
+    private void network(boolean offline, int latency) {
         driver.executeCdpCommand("Network.enable", Map.of());
         driver.executeCdpCommand(
                 "Network.emulateNetworkConditions",
-                Map.of("offline", offline, "latency", 0, "downloadThroughput", -1, "uploadThroughput", -1));
+                Map.of("offline", offline, "latency", latency, "downloadThroughput", -1, "uploadThroughput", -1));
+    }
+
+    /** Lets nothing through to such addresses; none for all are open again. */
+    public void block(String... addresses) {
+        driver.executeCdpCommand("Network.enable", Map.of());
+        driver.executeCdpCommand("Network.setBlockedURLs", Map.of("urls", List.of(addresses)));
     }
 
     /** Addresses of all that the page has asked for, itself first. */
