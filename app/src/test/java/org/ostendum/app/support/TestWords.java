@@ -16,8 +16,23 @@ import org.springframework.context.support.ResourceBundleMessageSource;
 /** Words as the application has them, for tests without the application. */
 public final class TestWords {
     public static final Instant NOW = Instant.parse("2026-11-25T12:00:00Z");
+    /** Read once: tests ask for words by the thousand. */
+    private static final ResourceBundleMessageSource MESSAGES = messages();
 
     private TestWords() {}
+
+    private static ResourceBundleMessageSource messages() {
+        ResourceBundleMessageSource messages = new ResourceBundleMessageSource();
+        messages.setBasename("messages");
+        messages.setDefaultEncoding("UTF-8");
+        messages.setFallbackToSystemLocale(false);
+        try {
+            messages.setParentMessageSource(Phrases.read());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return messages;
+    }
 
     public static Words metric() {
         return of(false, false, false);
@@ -33,15 +48,6 @@ public final class TestWords {
     }
 
     private static Words of(boolean points, boolean fahrenheit, boolean us, Language language) {
-        ResourceBundleMessageSource messages = new ResourceBundleMessageSource();
-        messages.setBasename("messages");
-        messages.setDefaultEncoding("UTF-8");
-        messages.setFallbackToSystemLocale(false);
-        try {
-            messages.setParentMessageSource(Phrases.read());
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
         Person person = new Person(
                 1,
                 "a",
@@ -54,6 +60,6 @@ public final class TestWords {
                 us,
                 Theme.DEVICE,
                 language);
-        return new Words(person, messages, language.locale(), ZoneId.of("Europe/Berlin"), NOW);
+        return new Words(person, MESSAGES, language.locale(), ZoneId.of("Europe/Berlin"), NOW);
     }
 }
