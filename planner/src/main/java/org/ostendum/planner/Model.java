@@ -41,6 +41,7 @@ final class Model {
         this.until = seconds(problem.until());
         Map<String, Integer> handicaps = Rotation.handicaps(problem);
         problem.batteries().forEach(battery -> stocks.put(battery.code(), stock(battery, handicaps)));
+        List<String> airs = List.copyOf(problem.room().airs().keySet());
         problem.chargers()
                 .forEach(charger -> outlets.put(
                         charger.code(),
@@ -48,6 +49,7 @@ final class Model {
                                 charger.code(),
                                 charger.kw(),
                                 charger.litresPerHour(),
+                                airs.indexOf(charger.air()),
                                 charger.away().stream()
                                         .map(away -> new long[] {seconds(away.start()), seconds(away.end())})
                                         .toList())));

@@ -5,9 +5,10 @@ import java.util.List;
 /**
  * A charger as the search sees it.
  *
+ * @param air which of the room's airs it gasses into, in their order; -1 for one that has no limit of its own
  * @param away stretches in which it cannot be used, seconds from the plan's beginning
  */
-record Outlet(String code, double kw, double litresPerHour, List<long[]> away) {
+record Outlet(String code, double kw, double litresPerHour, int air, List<long[]> away) {
     boolean isAway(long from, long until) {
         for (long[] gone : away) {
             if (from < gone[1] && gone[0] < until) {

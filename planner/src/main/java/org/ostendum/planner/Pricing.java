@@ -2,7 +2,9 @@ package org.ostendum.planner;
 
 import java.time.Duration;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
+import java.util.stream.DoubleStream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.plan.EnergyPrice;
 import org.ostendum.core.plan.PlanCosts;
@@ -21,6 +23,7 @@ final class Pricing {
     private final long until;
     private final double wattsMost;
     private final double millilitresMost;
+    private final List<Double> litresOfAirs;
 
     Pricing(PlanProblem problem) {
         for (Term term : Term.values()) {
@@ -29,6 +32,7 @@ final class Pricing {
         until = Duration.between(problem.from(), problem.until()).toSeconds();
         wattsMost = most(problem.room().kwMost());
         millilitresMost = most(problem.room().litresPerHourMost());
+        litresOfAirs = List.copyOf(problem.room().airs().values());
         int minutes = (int) (until / 60) + BEYOND_MINUTES;
         EnergyPrice price = new EnergyPrice(problem.tariff());
         sums = new double[minutes + 1];
@@ -75,5 +79,10 @@ final class Pricing {
 
     double millilitresMost() {
         return millilitresMost;
+    }
+
+    /** @return what each air carries off, in the order of the problem */
+    DoubleStream millilitresOfAirs() {
+        return litresOfAirs.stream().mapToDouble(Pricing::most);
     }
 }

@@ -4,12 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanChecker;
 import org.ostendum.core.plan.PlanProblem;
+import org.ostendum.core.plan.PlanProblem.PlanCharger;
+import org.ostendum.core.plan.PlanProblem.Room;
 import org.ostendum.core.plan.Task;
 import org.ostendum.core.plan.Term;
 import org.ostendum.core.plan.make.PlanMaker;
@@ -44,6 +47,34 @@ class PlanSearchTest {
         PlanProblem problem = room(20, 3, false, 7);
         assertThat(searched(problem).cost())
                 .isLessThan(0.95 * PlanMaker.byRuleOfThumb(problem).cost());
+    }
+
+    /** Two halls, each with a fan of its own that bears only some of its chargers finishing at once. */
+    @Test
+    void itStaysWithinTheAirOfEachHall() {
+        PlanProblem whole = room(20, 2, false, 9);
+        List<PlanCharger> halls = new ArrayList<>();
+        for (int i = 0; i < whole.chargers().size(); i++) {
+            PlanCharger c = whole.chargers().get(i);
+            halls.add(new PlanCharger(
+                    c.code(),
+                    c.volts(),
+                    c.connector(),
+                    c.place(),
+                    c.kw(),
+                    c.litresPerHour(),
+                    i % 2 == 0 ? "north" : "south",
+                    c.away()));
+        }
+        double most = 2.5
+                * halls.stream().mapToDouble(PlanCharger::litresPerHour).max().orElseThrow();
+        PlanProblem problem =
+                whole.withChargers(halls).withRoom(new Room(null, null, Map.of("north", most, "south", 3 * most)));
+        Plan found = searched(problem);
+        assertThat(PlanChecker.check(problem, found)).isEmpty();
+        assertThat(found.cost()).isLessThan(PlanMaker.byRuleOfThumb(problem).cost());
+        assertThat(PlanChecker.check(problem.withRoom(new Room(null, null, Map.of("north", most / 2))), found))
+                .isNotEmpty();
     }
 
     @Test

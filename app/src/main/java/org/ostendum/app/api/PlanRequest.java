@@ -6,6 +6,7 @@ import java.util.Collection;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -42,6 +43,7 @@ public final class PlanRequest {
     private static final int MOST_JOBS = 50_000;
     private static final double MOST_AH = 20_000;
     private static final double MOST_KG = 20_000;
+    private static final double MOST_LITRES = 100_000;
     private static final int MOST_MINUTES = 7 * 1440;
 
     private final Members body;
@@ -142,7 +144,16 @@ public final class PlanRequest {
                 m.has("weightToKg") ? m.number("weightToKg", least, MOST_KG) : MOST_KG,
                 battery,
                 fixed,
+                refused(m),
                 shifts);
+    }
+
+    private Set<String> refused(Members m) {
+        List<String> codes = m.has("refuses") ? m.texts("refuses", MOST) : List.of();
+        if (!batteries.containsAll(codes)) {
+            throw m.bad("refuses", "codes of batteries");
+        }
+        return Set.copyOf(codes);
     }
 
     private static void unlike(Members m, String name, List<String> ids) {
@@ -194,11 +205,13 @@ public final class PlanRequest {
             throw d.bad("until", "a time not before from");
         }
         return new Due(
-                what,
-                from,
-                until,
-                d.whole("minutes", what == Task.EQUALISE ? 0 : 1, MOST_MINUTES),
-                what == Task.EQUALISE ? d.whole("takes", 1, MOST_MINUTES) : 0);
+                what, from, until, d.whole("minutes", what == Task.EQUALISE ? 0 : 1, MOST_MINUTES), takes(d, what));
+    }
+
+    /** Of a test it may be left out: then it empties nothing. */
+    private static int takes(Members d, Task what) {
+        boolean given = what == Task.EQUALISE || (what == Task.TEST && d.has("takes"));
+        return given ? d.whole("takes", what == Task.TEST ? 0 : 1, MOST_MINUTES) : 0;
     }
 
     private static PlanCharger charger(Members c) {
@@ -208,7 +221,8 @@ public final class PlanRequest {
                 c.text("connector"),
                 c.text("place"),
                 c.has("kw") ? c.number("kw", 0, 1000) : 0,
-                c.has("litresPerHour") ? c.number("litresPerHour", 0, 100_000) : 0,
+                c.has("litresPerHour") ? c.number("litresPerHour", 0, MOST_LITRES) : 0,
+                c.text("air"),
                 c.list("away", MOST_SHIFTS).stream().map(PlanRequest::span).toList());
     }
 
@@ -235,11 +249,21 @@ public final class PlanRequest {
         return new Worker(
                 code(w, "code"),
                 may,
-                w.list("shifts", MOST_SHIFTS).stream().map(PlanRequest::span).toList());
+                w.list("shifts", MOST_SHIFTS).stream().map(PlanRequest::span).toList(),
+                w.list("quiet", MOST_SHIFTS).stream().map(PlanRequest::span).toList());
     }
 
     private static Room room(Members r) {
-        return new Room(r.numberIfGiven("kwMost", 0, 100_000), r.numberIfGiven("litresPerHourMost", 0, 10_000_000));
+        return new Room(
+                r.numberIfGiven("kwMost", 0, 100_000),
+                r.numberIfGiven("litresPerHourMost", 0, 100 * MOST_LITRES),
+                r.has("airs") ? airs(r.object("airs")) : Map.of());
+    }
+
+    private static Map<String, Double> airs(Members a) {
+        Map<String, Double> airs = new LinkedHashMap<>();
+        a.entries().forEach(air -> airs.put(air.getKey(), a.number(air.getKey(), 0, 100 * MOST_LITRES)));
+        return airs;
     }
 
     private static Price price(Members p) {

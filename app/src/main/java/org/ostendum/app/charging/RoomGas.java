@@ -14,10 +14,9 @@ import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.charge.ChargeSums;
 import org.ostendum.core.device.AirStatus;
 import org.ostendum.core.gas.GasBudget;
-import org.ostendum.core.gas.Gassing;
-import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CubicMetres;
+import org.ostendum.core.room.RoomAirflow;
 import org.ostendum.core.room.RoomPlan;
 import org.springframework.stereotype.Service;
 
@@ -30,9 +29,8 @@ class RoomGas {
 
     private static final Celsius ROOM = Celsius.of(20);
     /** Finishing current of a charger's plate current. */
-    private static final double FINISH_OF_PLATE = 0.25;
-
     private final Rooms rooms;
+
     private final DeviceStatuses statuses;
     private final BatteryStates batteryStates;
 
@@ -86,7 +84,7 @@ class RoomGas {
     }
 
     private Ahead foreseen(RoomPlan room, List<GasBudget.Source> sources, boolean fanOff) {
-        double air = fanOff ? 0 : airOf(room);
+        double air = fanOff ? 0 : RoomAirflow.cubicMetresPerHour(room);
         AirStatus measured = statuses.air(room.id()).orElse(null);
         if (sources.isEmpty()) {
             return new Ahead(room.name(), List.of(), List.of(), air, measured);
@@ -125,16 +123,5 @@ class RoomGas {
             String battery, int cells, BatteryModel model, Instant since, Instant until, Duration likely) {
         Instant from = since.plusSeconds(Math.round(likely.toSeconds() * GASSES_FROM));
         return new GasBudget.Source(battery, cells, ChargeSums.finish(model.capacity()), from, until);
-    }
-
-    /** What its fan moves; where nobody has said, what all chargers of the room want when they finish at once. */
-    private static double airOf(RoomPlan room) {
-        Double fan = room.air().fanCubicMetresPerHour();
-        return fan != null
-                ? fan
-                : room.chargers()
-                        .mapToDouble(c -> Gassing.airPerHour(c.cells(), new Amperes(c.amps() * FINISH_OF_PLATE))
-                                .cubicMetres())
-                        .sum();
     }
 }

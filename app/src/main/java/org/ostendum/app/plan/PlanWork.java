@@ -32,7 +32,6 @@ class PlanWork implements SmartLifecycle {
     private static final Instant AT_ONCE = Instant.EPOCH.plus(Duration.ofDays(1));
 
     private static final Duration POLLED = Duration.ofSeconds(1);
-    private static final Duration HEARTBEAT = Duration.ofSeconds(15);
     private static final Duration TOLD_EVERY = Duration.ofMillis(400);
 
     private final PlanRuns runs;
@@ -40,15 +39,25 @@ class PlanWork implements SmartLifecycle {
     private final OneTimeTask<Void> task;
     private final DataSource database;
     private final boolean searches;
+    private final Duration heartbeat;
     private final Map<Long, PlanSearch> searching = new ConcurrentHashMap<>();
     private volatile Scheduler scheduler;
 
-    /** @param searches whether this instance takes up searches, or leaves them to others */
-    PlanWork(PlanRuns runs, Clock clock, DataSource database, @Value("${ostendum.plan.searches}") boolean searches) {
+    /**
+     * @param searches whether this instance takes up searches, or leaves them to others
+     * @param heartbeat how often it says that it is still at one; what has not been said for six of them is taken up by another
+     */
+    PlanWork(
+            PlanRuns runs,
+            Clock clock,
+            DataSource database,
+            @Value("${ostendum.plan.searches}") boolean searches,
+            @Value("${ostendum.plan.heartbeat}") Duration heartbeat) {
         this.runs = runs;
         this.clock = clock;
         this.database = database;
         this.searches = searches;
+        this.heartbeat = heartbeat;
         this.task = Tasks.oneTime("plan").execute((instance, context) -> search(Long.parseLong(instance.getId())));
         this.scheduler = scheduler();
     }
@@ -57,7 +66,7 @@ class PlanWork implements SmartLifecycle {
         return Scheduler.create(database, task)
                 .threads(1)
                 .pollingInterval(POLLED)
-                .heartbeatInterval(HEARTBEAT)
+                .heartbeatInterval(heartbeat)
                 .enableImmediateExecution()
                 .alwaysPersistTimestampInUTC()
                 .build();

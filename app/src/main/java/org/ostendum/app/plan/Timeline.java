@@ -257,8 +257,18 @@ record Timeline(
             Box power = new Box(LEFT, plot.bottom() + 24 + LOAD_GAP / 2, plot.width(), LOAD_HEIGHT);
             Box gas = new Box(LEFT, power.bottom() + LOAD_GAP, plot.width(), LOAD_HEIGHT);
             return List.of(
-                    load("power", power, loads.kilowatts(), problem.room().kwMost()),
-                    load("hydrogen", gas, loads.hydrogen(), problem.room().litresPerHourMost()));
+                    load("power", power, loads.kilowatts(), problem.room().kwMost()), hydrogen(gas, loads));
+        }
+
+        /** Where each room has an air of its own, of what that carries off in the fullest of them. */
+        private Load hydrogen(Box box, PlanLoads loads) {
+            Map<String, Double> airs = problem.room().airs();
+            if (airs.isEmpty()) {
+                return load("hydrogen", box, loads.hydrogen(), problem.room().litresPerHourMost());
+            }
+            SortedMap<Instant, Double> percent = loads.fullestAir(airs);
+            percent.replaceAll((at, part) -> 100 * part);
+            return load("air", box, percent, 100.0);
         }
 
         private Load load(String name, Box box, SortedMap<Instant, Double> steps, @Nullable Double limit) {

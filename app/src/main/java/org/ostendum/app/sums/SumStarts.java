@@ -19,6 +19,7 @@ import org.ostendum.core.capacity.CapacitySums;
 import org.ostendum.core.charge.ChargeSums;
 import org.ostendum.core.judge.BatteryCourse;
 import org.ostendum.core.life.Prices;
+import org.ostendum.core.room.RoomAirflow;
 import org.ostendum.core.room.RoomPlan;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
@@ -31,8 +32,6 @@ class SumStarts {
     private static final double USUAL_DEPTH = 0.7;
     /** Put in beyond what was taken, part of capacity. */
     private static final double OVERCHARGE = 0.08;
-    /** A tapering charger finishes with a quarter of what is on its plate: 4 of 16 A for each 100 Ah. */
-    private static final double FINISH_OF_PLATE = 0.25;
 
     private static final double USUAL_CHARGER = 0.16;
     private static final double CAR_AMPERES = 75;
@@ -151,7 +150,7 @@ class SumStarts {
                 "missingAmpereHours",
                 USUAL_DEPTH * charger.amps() / USUAL_CHARGER,
                 "gassingAmperes",
-                FINISH_OF_PLATE * charger.amps());
+                RoomAirflow.finish(charger).amperes());
     }
 
     /** All its chargers finishing at once: hydrogen goes with cells times amperes, so the amperes are their mean by cells. */
@@ -159,7 +158,7 @@ class SumStarts {
         List<RoomPlan.Charger> chargers = room.chargers().toList();
         double cells = chargers.stream().mapToInt(RoomPlan.Charger::cells).sum();
         double cellAmperes = chargers.stream()
-                .mapToDouble(c -> c.cells() * c.amps() * FINISH_OF_PLATE)
+                .mapToDouble(c -> c.cells() * RoomAirflow.finish(c).amperes())
                 .sum();
         Map<String, Double> values = new HashMap<>();
         values.put("roomCubicMetres", room.cubicMetres());

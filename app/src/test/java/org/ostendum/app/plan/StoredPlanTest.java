@@ -3,8 +3,10 @@ package org.ostendum.app.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.plan.Plan;
@@ -23,6 +25,10 @@ class StoredPlanTest {
     void aProblemComesBackAsItWas() {
         PlanProblem made = RoomMaker.make(new RoomMaker.Size(12, 2, true), 3, 4);
         Plan plan = PlanMaker.byRuleOfThumb(made);
+        List<PlanProblem.Machine> machines = new ArrayList<>(made.machines());
+        machines.replaceAll(machine -> refusing(machine, made.batteries().get(0).code()));
+        List<PlanProblem.PoolBattery> batteries = new ArrayList<>(made.batteries());
+        batteries.replaceAll(StoredPlanTest::tested);
         PlanProblem problem = new PlanProblem(
                 made.from(),
                 made.until(),
@@ -30,12 +36,12 @@ class StoredPlanTest {
                 4,
                 null,
                 List.of(plan.jobs().get(0).withPinned(true)),
-                made.machines(),
-                made.batteries(),
-                made.chargers(),
+                machines,
+                batteries,
+                made.chargers().stream().map(StoredPlanTest::inHall).toList(),
                 made.charging(),
-                made.people(),
-                made.room(),
+                made.people().stream().map(StoredPlanTest::withBreak).toList(),
+                new PlanProblem.Room(60.0, null, Map.of("hall", 900.0)),
                 made.tariff(),
                 made.rules(),
                 Map.of(Term.PEAK, 3.0));
@@ -44,6 +50,45 @@ class StoredPlanTest {
                 .extracting(PlanJob::id)
                 .isEqualTo(problem.pinned().stream().map(PlanJob::id).toList());
         assertThat(back).usingRecursiveComparison().ignoringFields("pinned").isEqualTo(problem);
+    }
+
+    private static PlanProblem.Machine refusing(PlanProblem.Machine m, String battery) {
+        return new PlanProblem.Machine(
+                m.code(),
+                m.volts(),
+                m.connector(),
+                m.weightFromKg(),
+                m.weightToKg(),
+                m.battery(),
+                m.fixed(),
+                Set.of(battery),
+                m.shifts());
+    }
+
+    private static PlanProblem.PoolBattery tested(PlanProblem.PoolBattery b) {
+        PlanProblem.Due test = new PlanProblem.Due(Task.TEST, RoomMaker.BEGINS, RoomMaker.BEGINS, 30, 480);
+        return new PlanProblem.PoolBattery(
+                b.code(),
+                b.volts(),
+                b.connector(),
+                b.weightKg(),
+                b.capacityAh(),
+                b.missingAh(),
+                b.coolUntil(),
+                b.held(),
+                b.leastSoc(),
+                b.cycles(),
+                b.place(),
+                List.of(test));
+    }
+
+    private static PlanProblem.PlanCharger inHall(PlanProblem.PlanCharger c) {
+        return new PlanProblem.PlanCharger(
+                c.code(), c.volts(), c.connector(), c.place(), c.kw(), c.litresPerHour(), "hall", c.away());
+    }
+
+    private static PlanProblem.Worker withBreak(PlanProblem.Worker w) {
+        return new PlanProblem.Worker(w.code(), w.may(), w.shifts(), w.shifts());
     }
 
     @Test

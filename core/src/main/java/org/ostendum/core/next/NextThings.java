@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.Duty;
@@ -259,15 +260,18 @@ public final class NextThings {
         }
     }
 
+    /** @return how often a battery of such work is tested without suspicion; empty where it is not */
+    public static Optional<RuleKey> testInterval(Duty duty) {
+        return switch (duty) {
+            case AIRCRAFT -> Optional.of(RuleKey.TEST_AIRCRAFT);
+            case STATIONARY -> Optional.of(RuleKey.TEST_STATIONARY);
+            case MOTIVE, DEEP_CYCLE -> Optional.empty();
+        };
+    }
+
     /** Yearly where lives or standby hang on it; elsewhere on suspicion. Practice {@code test.capacity}. */
     private void testDue(Instant now) {
-        @Nullable
-        RuleKey rule =
-                switch (battery.model().duty()) {
-                    case AIRCRAFT -> RuleKey.TEST_AIRCRAFT;
-                    case STATIONARY -> RuleKey.TEST_STATIONARY;
-                    case MOTIVE, DEEP_CYCLE -> null;
-                };
+        RuleKey rule = testInterval(battery.model().duty()).orElse(null);
         if (rule == null) {
             return;
         }

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.plan.PlanProblem.Due;
 import org.ostendum.core.plan.PlanProblem.Pairing;
 import org.ostendum.core.plan.PlanProblem.PlanCharger;
 import org.ostendum.core.plan.PlanProblem.PoolBattery;
@@ -53,7 +54,10 @@ final class BatteryCheck {
                     }
                 }
                 case WATER, ROUND, WASH, TEST -> {
-                    if (!begun) {
+                    if (job.isOnBench()) {
+                        bench(job, before, begun, battery, breaches);
+                        missing = battery.capacityAh();
+                    } else if (!begun) {
                         care(job, missing, battery, breaches);
                     }
                 }
@@ -130,8 +134,25 @@ final class BatteryCheck {
         }
     }
 
+    /** What a person has begun on the bench goes on as long as the test takes, from a full battery. */
+    private static void bench(
+            PlanJob job, @Nullable PlanJob before, boolean begun, PoolBattery battery, List<Breach> breaches) {
+        long minutes = job.span().length().toMinutes();
+        boolean follows = before != null
+                && before.what() == Task.TEST
+                && before.end().equals(job.start())
+                && battery.due().stream()
+                        .filter(Due::isOnBench)
+                        .anyMatch(due -> due.takes() - due.minutes() == minutes);
+        if (!begun && !follows) {
+            PlanChecker.add(
+                    breaches, HardRule.BY_ONE_WHO_MAY, job, "is on the bench without one who has begun it there");
+        }
+    }
+
     private static void care(PlanJob job, double missing, PoolBattery battery, List<Breach> breaches) {
-        if (job.what().wantsFull() && missing > FULL_WITHIN) {
+        boolean emptied = job.what() == Task.TEST && battery.due().stream().anyMatch(Due::isOnBench);
+        if ((job.what().wantsFull() || emptied) && missing > FULL_WITHIN) {
             PlanChecker.add(breaches, HardRule.CARE_WHEN_FULL, job, battery.code() + " lacks " + missing + " Ah");
         }
         long minutes = job.span().length().toMinutes();

@@ -73,6 +73,8 @@ public record InTime(Map<String, Double> byUse, double all) {
                 }
                 if (job.what() == Task.USE) {
                     batteryFree.put(job.battery(), later(free, job.end()));
+                } else if (job.isOnBench()) {
+                    batteryFree.put(job.battery(), later(free, job.end()));
                 } else if (job.what().runsByItself()) {
                     batteryFree.put(job.battery(), ran(job, free));
                 }

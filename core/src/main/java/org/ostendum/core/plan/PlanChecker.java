@@ -47,6 +47,7 @@ public final class PlanChecker {
         exclusive("battery", PlanJob::battery);
         exclusive("charger", PlanJob::charger);
         exclusive("person", PlanJob::person);
+        exclusive("the", job -> job.isOnBench() ? "bench" : null);
         shifts();
         jobs.stream().filter(job -> !hasBegun(job)).forEach(this::byOneWhoMay);
         breaches.addAll(new InMachineCheck(problem, lookup, jobs).breaches());
@@ -90,14 +91,14 @@ public final class PlanChecker {
             add(HardRule.KNOWN, job, "charger " + job.charger() + " is none of the room");
         } else if (isForShift(job) && lookup.shift(job.machine(), job.shift()) == null) {
             add(HardRule.KNOWN, job, "machine " + job.machine() + " has no shift " + job.shift());
-        } else if (!hasBegun(job) && job.what().wantsPerson() && lookup.worker(job.person()) == null) {
+        } else if (!hasBegun(job) && job.wantsPerson() && lookup.worker(job.person()) == null) {
             add(HardRule.KNOWN, job, "person " + job.person() + " is none of the room");
         }
     }
 
     /** What follows from a charge may begin when the plan has ended. */
     private boolean isOutside(PlanJob job) {
-        boolean follows = job.what() == Task.COOL || job.what() == Task.EQUALISE;
+        boolean follows = job.what() == Task.COOL || job.what() == Task.EQUALISE || job.isOnBench();
         return job.start().isBefore(problem.from()) || (!follows && !job.start().isBefore(problem.until()));
     }
 
@@ -180,7 +181,7 @@ public final class PlanChecker {
     }
 
     private void byOneWhoMay(PlanJob job) {
-        if (!job.what().wantsPerson()) {
+        if (!job.wantsPerson()) {
             return;
         }
         Worker worker = Objects.requireNonNull(lookup.worker(job.person()));
@@ -190,7 +191,7 @@ public final class PlanChecker {
                     job,
                     worker.code() + " may not " + job.what().word());
         }
-        if (worker.shifts().stream().noneMatch(shift -> shift.holds(job.span()))) {
+        if (!worker.isThere(job.span())) {
             add(HardRule.BY_ONE_WHO_MAY, job, worker.code() + " is not there all the while");
         }
         long minutes = job.span().length().toMinutes();

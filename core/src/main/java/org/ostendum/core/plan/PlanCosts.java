@@ -67,6 +67,7 @@ public final class PlanCosts {
             case REST -> sum(this::hoursShortOfRest);
             case CHANGES -> plan.jobs(Task.CHANGE).count();
             case HURRY -> Hurry.changes(plan);
+            case QUIET -> quiet();
             case MOVED -> moved();
         };
     }
@@ -97,7 +98,7 @@ public final class PlanCosts {
         double missing = battery.missingAh();
         Instant since = problem.from();
         for (PlanJob job : jobsOf(battery)) {
-            if (job.what() == Task.USE) {
+            if (job.what() == Task.USE || job.isOnBench()) {
                 missing = 1;
                 since = job.end();
             } else if (job.what() == Task.CHARGE) {
@@ -178,6 +179,15 @@ public final class PlanCosts {
             }
         }
         return hours;
+    }
+
+    private double quiet() {
+        return plan.jobs().stream()
+                .filter(job -> {
+                    PlanProblem.Worker worker = lookup.worker(job.person());
+                    return worker != null && worker.isQuiet(job.span());
+                })
+                .count();
     }
 
     private double moved() {

@@ -28,6 +28,16 @@ public record PlanJob(
         Instant end,
         boolean pinned,
         @Nullable Message reason) {
+    /** @return whether a battery is emptied on the bench, begun by a person and now going on by itself */
+    public boolean isOnBench() {
+        return what == Task.TEST && person == null;
+    }
+
+    /** @return whether a person is at it from its beginning to its end */
+    public boolean wantsPerson() {
+        return what.wantsPerson() && !isOnBench();
+    }
+
     public Span span() {
         return new Span(start, end);
     }

@@ -1,6 +1,8 @@
 package org.ostendum.core.plan;
 
 import java.time.Instant;
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -105,6 +107,12 @@ public record PlanProblem(
         return new PlanProblem(
                 from, until, seconds, seed, earlier, pinned, machines, batteries, chargers, charging, people, room,
                 others, rules, weights);
+    }
+
+    public PlanProblem withRoom(Room other) {
+        return new PlanProblem(
+                from, until, seconds, seed, earlier, pinned, machines, batteries, chargers, charging, people, other,
+                tariff, rules, weights);
     }
 
     public PlanProblem withRules(Times others) {
@@ -237,26 +245,52 @@ public record PlanProblem(
      * Care that falls due.
      *
      * @param minutes of a person
-     * @param takes minutes on the charger, for an equalising charge
+     * @param takes minutes on the charger, for an equalising charge; for a test that empties the battery on the bench its minutes in
+     *     all, more than {@code minutes}; 0 for other care
      */
-    public record Due(Task what, Instant from, Instant until, int minutes, int takes) {}
+    public record Due(Task what, Instant from, Instant until, int minutes, int takes) {
+        /** @return whether it is emptied on the bench, which goes on by itself once a person has begun it */
+        public boolean isOnBench() {
+            return what == Task.TEST && takes > minutes;
+        }
+    }
 
     /**
      * A charger.
      *
      * @param kw it draws while it charges
      * @param litresPerHour of hydrogen while it finishes
+     * @param air name of the air it gasses into, one of {@link Room#airs}; empty where there is only one
      * @param away when it cannot be used
      */
     public record PlanCharger(
-            String code, int volts, String connector, String place, double kw, double litresPerHour, List<Span> away) {
+            String code,
+            int volts,
+            String connector,
+            String place,
+            double kw,
+            double litresPerHour,
+            String air,
+            List<Span> away) {
         public PlanCharger {
             away = List.copyOf(away);
         }
 
+        /** One in a place with one air. */
+        public PlanCharger(
+                String code,
+                int volts,
+                String connector,
+                String place,
+                double kw,
+                double litresPerHour,
+                List<Span> away) {
+            this(code, volts, connector, place, kw, litresPerHour, "", away);
+        }
+
         /** @return the same, which cannot be used at other times */
         public PlanCharger away(List<Span> times) {
-            return new PlanCharger(code, volts, connector, place, kw, litresPerHour, times);
+            return new PlanCharger(code, volts, connector, place, kw, litresPerHour, air, times);
         }
     }
 
@@ -277,11 +311,34 @@ public record PlanProblem(
         }
     }
 
-    /** Somebody who works in the room. */
-    public record Worker(String code, Set<Task> may, List<Span> shifts) {
+    /**
+     * Somebody who works in the room.
+     *
+     * @param quiet when nothing should be planned for him, where it can be helped: breaks, the hand-over
+     */
+    public record Worker(String code, Set<Task> may, List<Span> shifts, List<Span> quiet) {
         public Worker {
             may = Set.copyOf(may);
             shifts = List.copyOf(shifts);
+            quiet = List.copyOf(quiet);
+        }
+
+        /** One without quiet times. */
+        public Worker(String code, Set<Task> may, List<Span> shifts) {
+            this(code, may, shifts, List.of());
+        }
+
+        /** @return the same, who is there at other times */
+        public Worker there(List<Span> others) {
+            return new Worker(code, may, others, quiet);
+        }
+
+        public boolean isThere(Span span) {
+            return shifts.stream().anyMatch(shift -> shift.holds(span));
+        }
+
+        public boolean isQuiet(Span span) {
+            return quiet.stream().anyMatch(span::touches);
         }
     }
 
@@ -289,10 +346,20 @@ public record PlanProblem(
      * What the room bears.
      *
      * @param kwMost of all chargers together; null for no limit
-     * @param litresPerHourMost of hydrogen; null for no limit
+     * @param litresPerHourMost of hydrogen of all chargers together; null for no limit
+     * @param airs litres of hydrogen an hour that each air carries off, by its name; one that is not named has no limit of its own
      */
-    public record Room(@Nullable Double kwMost, @Nullable Double litresPerHourMost) {
+    public record Room(@Nullable Double kwMost, @Nullable Double litresPerHourMost, Map<String, Double> airs) {
         public static final Room UNLIMITED = new Room(null, null);
+
+        public Room {
+            airs = Collections.unmodifiableMap(new LinkedHashMap<>(airs));
+        }
+
+        /** One with one air. */
+        public Room(@Nullable Double kwMost, @Nullable Double litresPerHourMost) {
+            this(kwMost, litresPerHourMost, Map.of());
+        }
     }
 
     /** What a kWh costs meanwhile. */

@@ -4,7 +4,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.SortedMap;
 import org.jspecify.annotations.Nullable;
 
@@ -28,6 +27,10 @@ final class RoomCheck {
                 HardRule.HYDROGEN,
                 "l/h",
                 breaches);
+        problem.room()
+                .airs()
+                .forEach((air, most) -> over(
+                        loads.hydrogen(air), begun.hydrogen(air), most, HardRule.HYDROGEN, "l/h in " + air, breaches));
         return breaches;
     }
 
@@ -42,14 +45,9 @@ final class RoomCheck {
             return;
         }
         load.forEach((at, sum) -> {
-            if (sum > most + ROUNDING && sum > at(begun, at) + ROUNDING) {
+            if (sum > most + ROUNDING && sum > PlanLoads.at(begun, at) + ROUNDING) {
                 breaches.add(new Breach(rule, at.toString(), sum + " of " + most + " " + unit));
             }
         });
-    }
-
-    private static double at(SortedMap<Instant, Double> steps, Instant at) {
-        SortedMap<Instant, Double> until = steps.headMap(at.plusNanos(1));
-        return until.isEmpty() ? 0 : Objects.requireNonNull(until.get(until.lastKey()));
     }
 }

@@ -2,6 +2,7 @@ package org.ostendum.core.plan;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Optional;
 
 /**
  * A stretch of time, half-open: what ends at noon and what begins at noon do not touch.
@@ -23,6 +24,14 @@ public record Span(Instant start, Instant end) {
 
     public boolean holds(Span other) {
         return !other.start.isBefore(start) && !other.end.isAfter(end);
+    }
+
+    /** @return what both have in common; empty where they do not touch */
+    public Optional<Span> shared(Span other) {
+        return touches(other)
+                ? Optional.of(new Span(
+                        start.isAfter(other.start) ? start : other.start, end.isBefore(other.end) ? end : other.end))
+                : Optional.empty();
     }
 
     public Duration length() {

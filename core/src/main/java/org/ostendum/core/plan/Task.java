@@ -24,7 +24,7 @@ public enum Task {
         return name().toLowerCase(Locale.ROOT);
     }
 
-    /** @return whether a person is at it from its beginning to its end */
+    /** @return whether a person has a hand in it */
     public boolean wantsPerson() {
         return this != USE && !runsByItself();
     }

@@ -26,6 +26,8 @@ public enum Term {
     CHANGES(1),
     /** Changes within the last hour before a shift. */
     HURRY(1),
+    /** Jobs in the quiet time of the person who does them. */
+    QUIET(2),
     /** Jobs that are not as they were in the plan before. */
     MOVED(5);
 

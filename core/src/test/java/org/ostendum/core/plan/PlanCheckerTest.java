@@ -6,6 +6,7 @@ import static org.ostendum.core.plan.SmallRoom.at;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.Test;
@@ -224,6 +225,11 @@ class PlanCheckerTest {
         room.room = new Room(12.0, 1000.0);
         breaks(room.problem(), plan, HardRule.KILOWATTS);
         room.room = new Room(1000.0, 110.0);
+        breaks(room.problem(), plan, HardRule.HYDROGEN);
+        room.room = new Room(22.0, 230.0, Map.of("hall", 90.0));
+        assertThat(PlanChecker.check(room.problem(), plan)).isEmpty();
+        room.chargers.replaceAll(k -> new PlanCharger(
+                k.code(), k.volts(), k.connector(), k.place(), k.kw(), k.litresPerHour(), "hall", k.away()));
         breaks(room.problem(), plan, HardRule.HYDROGEN);
         room.room = new Room(22.0, 230.0);
         assertThat(PlanChecker.check(room.problem(), plan)).isEmpty();

@@ -5,13 +5,10 @@ import static org.ostendum.app.db.jooq.Tables.JOB;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 
 import java.io.StringReader;
-import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -25,19 +22,13 @@ import org.junit.jupiter.api.Test;
 import org.ostendum.app.db.jooq.tables.records.JobRecord;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
-import org.ostendum.app.inventory.Machine;
-import org.ostendum.app.inventory.Machines;
 import org.ostendum.app.inventory.Rooms;
-import org.ostendum.app.inventory.Sizes;
 import org.ostendum.app.job.JobsTest;
 import org.ostendum.app.people.People;
 import org.ostendum.app.plan.PlanRun.State;
-import org.ostendum.app.plan.house.Hours;
 import org.ostendum.app.plan.house.HouseProblem;
 import org.ostendum.app.plan.house.Mishaps;
-import org.ostendum.app.plan.house.WeekHours;
 import org.ostendum.app.state.BatteryStates;
-import org.ostendum.core.battery.CaseSize;
 import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.people.Language;
 import org.ostendum.core.plan.Plan;
@@ -71,19 +62,10 @@ class PlanTest extends JobsTest {
     private FeedJobs feedJobs;
 
     @Autowired
-    private Hours hours;
-
-    @Autowired
     private HouseProblem house;
 
     @Autowired
-    private Sizes sizes;
-
-    @Autowired
     private Batteries batteries;
-
-    @Autowired
-    private Machines machines;
 
     @Autowired
     private People people;
@@ -329,23 +311,6 @@ class PlanTest extends JobsTest {
     }
 
     @Test
-    void hoursAreSaidAndTakenAway() throws Exception {
-        String code = "F14";
-        tom.send("/plan/hours", "machine", code, "day", "SUNDAY", "from", "22:00", "until", "04:00");
-        assertThat(maud.send("/plan/hours", "machine", code, "from", "22:00", "until", "4 o'clock")
-                        .getStatus())
-                .isEqualTo(422);
-        maud.send("/plan/hours", "machine", code, "day", "SUNDAY", "from", "22:00", "until", "04:00", "ah", "120");
-        assertThat(maud.page("/plan/hours")).contains("Su 22:00–04:00", "120 Ah");
-        WeekHours night = hours.ofMachines().stream()
-                .filter(h -> h.day() == DayOfWeek.SUNDAY && h.from().equals(LocalTime.of(22, 0)) && h.ah() != null)
-                .findFirst()
-                .orElseThrow();
-        maud.send("/plan/hours/machine/" + night.id() + "/remove");
-        assertThat(maud.page("/plan/hours")).doesNotContain("120 Ah");
-    }
-
-    @Test
     void programsReadThePlanAsCsvAndJson() throws Exception {
         inForce();
         assertThat(maud.page("/api/v1/plan.csv"))
@@ -420,37 +385,6 @@ class PlanTest extends JobsTest {
         } finally {
             changes.forEach(JobRecord::delete);
         }
-    }
-
-    /** The truck's page refuses it, so the plan must not send it there. */
-    @Test
-    void noBatteryIsPlannedIntoABayThatItDoesNotSitIn() {
-        Machine truck = machines.all().stream()
-                .filter(machine -> machine.code().equals("F1"))
-                .findFirst()
-                .orElseThrow();
-        Map<Long, CaseSize> bays = sizes.ofBays();
-        Map<Long, CaseSize> models = sizes.ofModels();
-        Map<Long, CaseSize> measured = new HashMap<>(models);
-        batteries.all().forEach(battery -> measured.put(battery.type().id(), new CaseSize(900, 700, 600)));
-        try {
-            sizes.keep(measured, Map.of(truck.id(), new CaseSize(890, 710, 620)));
-            assertThat(asPlanned(truck).refuses())
-                    .hasSizeGreaterThan(10)
-                    .as("the one that is in it is a fact")
-                    .doesNotContain(String.valueOf(asPlanned(truck).battery()));
-            sizes.keep(measured, Map.of(truck.id(), new CaseSize(910, 710, 620)));
-            assertThat(asPlanned(truck).refuses()).isEmpty();
-        } finally {
-            sizes.keep(models, bays);
-        }
-    }
-
-    private PlanProblem.Machine asPlanned(Machine machine) {
-        return house.from(states.instant(), Duration.ofHours(12), 1, null).machines().stream()
-                .filter(planned -> planned.code().equals(machine.code()))
-                .findFirst()
-                .orElseThrow();
     }
 
     @Test

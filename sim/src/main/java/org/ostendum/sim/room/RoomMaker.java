@@ -26,7 +26,9 @@ import org.ostendum.core.plan.Task;
  * dear evenings. The same seed makes the same room.
  */
 public final class RoomMaker {
-    private static final Instant MONDAY = Instant.parse("2026-11-30T00:00:00Z");
+    /** When every room begins: a Monday at midnight. */
+    public static final Instant BEGINS = Instant.parse("2026-11-30T00:00:00Z");
+
     private static final int[] VOLTS = {24, 36, 48};
     private static final String[] PLUGS = {"grey", "blue", "red"};
     private static final double[] KILOWATTS = {3.2, 5.8, 8.4};
@@ -82,8 +84,8 @@ public final class RoomMaker {
                 chargers.stream().mapToDouble(PlanCharger::litresPerHour).sum();
         double part = size.tight() ? 0.55 : 0.8;
         return new PlanProblem(
-                MONDAY,
-                MONDAY.plus(Duration.ofDays(size.days())),
+                BEGINS,
+                BEGINS.plus(Duration.ofDays(size.days())),
                 seconds,
                 seed,
                 null,
@@ -170,7 +172,7 @@ public final class RoomMaker {
     }
 
     private static Instant at(int day, int hour) {
-        return MONDAY.plus(Duration.ofHours(24L * day + hour));
+        return BEGINS.plus(Duration.ofHours(24L * day + hour));
     }
 
     private PoolBattery poolBattery(int type, String code, boolean inTruck, boolean heavy) {
@@ -203,7 +205,7 @@ public final class RoomMaker {
     private void add(List<Due> due, Task what, int everyDays, int minutes, int takes) {
         double days = everyDays * chance.nextDouble();
         if (days < size.days()) {
-            Instant from = MONDAY.plus(Duration.ofMinutes((long) (1440 * days)));
+            Instant from = BEGINS.plus(Duration.ofMinutes((long) (1440 * days)));
             due.add(new Due(what, from, from.plus(Duration.ofDays(2)), minutes, takes));
         }
     }

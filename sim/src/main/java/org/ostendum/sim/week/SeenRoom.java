@@ -129,6 +129,6 @@ final class SeenRoom {
         List<Span> there = worker.shifts().stream()
                 .filter(shift -> shift.start().isAfter(now) || !missing.contains(shift))
                 .toList();
-        return new Worker(worker.code(), worker.may(), there);
+        return worker.there(there);
     }
 }

@@ -1,6 +1,7 @@
 package org.ostendum.app.plan.house;
 
 import static org.ostendum.app.db.jooq.Tables.MACHINE_HOURS;
+import static org.ostendum.app.db.jooq.Tables.OPEN_HOURS;
 import static org.ostendum.app.db.jooq.Tables.PERSON_HOURS;
 
 import java.time.DayOfWeek;
@@ -10,7 +11,7 @@ import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
-/** When machines are needed and people are there, week by week. */
+/** When machines are needed, people are there and the house is open, week by week. */
 @Repository
 public class Hours {
     private static final int DAY = 24 * 60;
@@ -33,8 +34,32 @@ public class Hours {
                         r.getAh()));
     }
 
+    /** @return when people are there */
     public List<WeekHours> ofPeople() {
+        return ofPeople(false);
+    }
+
+    /** @return when nothing is planned for them where it can be helped */
+    public List<WeekHours> quietOfPeople() {
+        return ofPeople(true);
+    }
+
+    /** @return when the house is open; none for always */
+    public List<WeekHours> ofHouse() {
+        return sql.selectFrom(OPEN_HOURS)
+                .orderBy(OPEN_HOURS.WEEKDAY, OPEN_HOURS.FROM_MINUTE)
+                .fetch(r -> new WeekHours(
+                        r.getId(),
+                        WeekHours.OF_HOUSE,
+                        DayOfWeek.of(r.getWeekday()),
+                        time(r.getFromMinute()),
+                        time(r.getUntilMinute()),
+                        null));
+    }
+
+    private List<WeekHours> ofPeople(boolean quiet) {
         return sql.selectFrom(PERSON_HOURS)
+                .where(PERSON_HOURS.QUIET.eq(quiet))
                 .orderBy(PERSON_HOURS.PERSON_ID, PERSON_HOURS.WEEKDAY, PERSON_HOURS.FROM_MINUTE)
                 .fetch(r -> new WeekHours(
                         r.getId(),
@@ -69,8 +94,29 @@ public class Hours {
 
     /** A person is there; one that begins at the same time of the same day is changed. */
     public void personThere(long personId, DayOfWeek day, LocalTime from, LocalTime until) {
+        keepOfPerson(personId, false, day, from, until);
+    }
+
+    /** The same for a time in which a person is left alone. */
+    public void personQuiet(long personId, DayOfWeek day, LocalTime from, LocalTime until) {
+        keepOfPerson(personId, true, day, from, until);
+    }
+
+    /** The same for a time in which the house is open. */
+    public void houseOpen(DayOfWeek day, LocalTime from, LocalTime until) {
+        sql.insertInto(OPEN_HOURS)
+                .set(OPEN_HOURS.WEEKDAY, (byte) day.getValue())
+                .set(OPEN_HOURS.FROM_MINUTE, minute(from))
+                .set(OPEN_HOURS.UNTIL_MINUTE, minute(until))
+                .onDuplicateKeyUpdate()
+                .set(OPEN_HOURS.UNTIL_MINUTE, minute(until))
+                .execute();
+    }
+
+    private void keepOfPerson(long personId, boolean quiet, DayOfWeek day, LocalTime from, LocalTime until) {
         sql.insertInto(PERSON_HOURS)
                 .set(PERSON_HOURS.PERSON_ID, personId)
+                .set(PERSON_HOURS.QUIET, quiet)
                 .set(PERSON_HOURS.WEEKDAY, (byte) day.getValue())
                 .set(PERSON_HOURS.FROM_MINUTE, minute(from))
                 .set(PERSON_HOURS.UNTIL_MINUTE, minute(until))
@@ -81,6 +127,10 @@ public class Hours {
 
     public void removeOfMachine(long id) {
         sql.deleteFrom(MACHINE_HOURS).where(MACHINE_HOURS.ID.eq(id)).execute();
+    }
+
+    public void removeOfHouse(long id) {
+        sql.deleteFrom(OPEN_HOURS).where(OPEN_HOURS.ID.eq(id)).execute();
     }
 
     public void removeOfPerson(long id) {

@@ -11,6 +11,7 @@ import org.ostendum.core.equalise.EqualiseProposal;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.life.BreakIn;
 import org.ostendum.core.next.NextThing;
+import org.ostendum.core.next.NextThings;
 import org.ostendum.core.next.StepTimes;
 import org.ostendum.core.plan.PlanProblem.Due;
 import org.ostendum.core.plan.PlanProblem.PoolBattery;
@@ -66,7 +67,7 @@ public final class HouseBatteries {
                 leastSoc(battery, state, rules),
                 cycles,
                 battery.place() == null ? "" : battery.place(),
-                due(state));
+                due(battery.code(), state));
     }
 
     /** A new battery is not taken down as far until it is broken in. */
@@ -84,11 +85,29 @@ public final class HouseBatteries {
         return Math.round(capacity * Math.max(LEAST_MISSING, part));
     }
 
-    private List<Due> due(BatteryState state) {
+    private List<Due> due(String code, BatteryState state) {
         List<Due> due = new ArrayList<>();
-        if (!state.model().kind().hasCaps()) {
-            return due;
+        if (state.model().kind().hasCaps()) {
+            careUnderCaps(due, state);
         }
+        add(due, Task.TEST, NextStep.TEST_CAPACITY, testAt(code, state), state);
+        return due;
+    }
+
+    /** By the list of what comes next where it is due or suspected now, else when it falls due. */
+    private @Nullable Instant testAt(String code, BatteryState state) {
+        if (state.inHand() != null) {
+            return null;
+        }
+        boolean now = NextThings.of(code, state).stream().anyMatch(thing -> thing.step() == NextStep.TEST_CAPACITY);
+        return now
+                ? state.asOf()
+                : NextThings.testInterval(state.model().duty())
+                        .map(interval -> after(state.tests().at(), state, interval))
+                        .orElse(null);
+    }
+
+    private void careUnderCaps(List<Due> due, BatteryState state) {
         WaterDue water = state.waterDue();
         add(due, Task.WATER, NextStep.WATER, water == null ? null : water.at(), state);
         add(
@@ -104,7 +123,6 @@ public final class HouseBatteries {
             add(due, Task.EQUALISE, NextStep.EQUALISE, state.asOf(), state);
         }
         add(due, Task.WASH, NextStep.WASH, after(state.care().washed(), state, RuleKey.WASH_INTERVAL), state);
-        return due;
     }
 
     private static @Nullable Instant after(@Nullable Instant last, BatteryState state, RuleKey interval) {
@@ -117,7 +135,8 @@ public final class HouseBatteries {
         }
         NextThing.Time time = StepTimes.of(step, state);
         Instant from = at.isBefore(state.asOf()) ? state.asOf() : at;
-        int takes = what == Task.EQUALISE ? (int) time.inAll().toMinutes() : 0;
+        boolean goesOn = what == Task.EQUALISE || what == Task.TEST;
+        int takes = goesOn ? (int) time.inAll().toMinutes() : 0;
         due.add(new Due(what, from, from.plus(WINDOW), (int) time.handsOn().toMinutes(), takes));
     }
 }

@@ -3,6 +3,7 @@ package org.ostendum.app.plan.house;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -24,6 +25,7 @@ import org.ostendum.core.plan.Span;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.quantity.Celsius;
+import org.ostendum.core.room.RoomAirflow;
 import org.ostendum.core.room.RoomPlan;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rulebook;
@@ -36,8 +38,6 @@ import org.springframework.stereotype.Component;
 @Component
 class HouseChargers {
     private static final Celsius ROOM = Celsius.of(20);
-    /** A finishing current is 3 to 5 A per 100 Ah; a charger's own plate bounds it. */
-    private static final double FINISH_OF_PLATE = 0.25;
 
     private final Rooms rooms;
     private final RecentCharges recentCharges;
@@ -69,24 +69,25 @@ class HouseChargers {
                 .filter(slot -> slot.charger() != null)
                 .forEach(slot -> places.put(slot.charger().id(), slot.code())));
         return plans.stream()
-                .flatMap(RoomPlan::chargers)
-                .map(charger -> new PlanCharger(
-                        charger.code(),
-                        2 * charger.cells(),
-                        charger.sheet().connector(),
-                        places.getOrDefault(charger.id(), ""),
-                        ChargerMatch.kilowatts(charger.sheet(), charger.cells(), site),
-                        litresPerHour(charger),
-                        mishaps.stream()
-                                .filter(mishap -> mishap.isOf(Kind.CHARGER_DEAD, charger.code()))
-                                .map(mishap -> new Span(mishap.from(), mishap.until()))
-                                .toList()))
+                .flatMap(plan -> plan.chargers()
+                        .map(charger -> new PlanCharger(
+                                charger.code(),
+                                2 * charger.cells(),
+                                charger.sheet().connector(),
+                                places.getOrDefault(charger.id(), ""),
+                                ChargerMatch.kilowatts(charger.sheet(), charger.cells(), site),
+                                litresPerHour(charger),
+                                plan.name(),
+                                mishaps.stream()
+                                        .filter(mishap -> mishap.isOf(Kind.CHARGER_DEAD, charger.code()))
+                                        .map(mishap -> new Span(mishap.from(), mishap.until()))
+                                        .toList())))
                 .toList();
     }
 
     private static double litresPerHour(RoomPlan.Charger charger) {
         double finish = Math.min(
-                FINISH_OF_PLATE * charger.amps(),
+                RoomAirflow.finish(charger).amperes(),
                 ChargeSums.finish(AmpHours.of(charger.sheet().most().ampHours()))
                         .amperes());
         return 1000
@@ -94,15 +95,18 @@ class HouseChargers {
                         .cubicMetres();
     }
 
-    /** What the air of all rooms carries off below the alarm, and what the site may draw. */
+    /** What the air of each room carries off below the alarm, and what the site may draw. */
     static Room room(List<RoomPlan> plans, Rules site) {
         double power = site.number(RuleKey.SITE_POWER);
         double alarm = site.number(RuleKey.HYDROGEN_ALARM) / 100;
-        boolean known = plans.stream().allMatch(plan -> plan.air().fanCubicMetresPerHour() != null);
-        double air = plans.stream()
-                .mapToDouble(plan -> Objects.requireNonNullElse(plan.air().fanCubicMetresPerHour(), 0.0))
-                .sum();
-        return new Room(power == 0 ? null : (Double) power, known && air > 0 ? (Double) (1000 * air * alarm) : null);
+        Map<String, Double> airs = new LinkedHashMap<>();
+        plans.forEach(plan -> {
+            double moved = RoomAirflow.cubicMetresPerHour(plan);
+            if (moved > 0) {
+                airs.put(plan.name(), 1000 * moved * alarm);
+            }
+        });
+        return new Room(power == 0 ? null : (Double) power, null, airs);
     }
 
     List<Pairing> pairings(

@@ -37,13 +37,35 @@ class HousePeople {
 
     List<Worker> workers(Instant from, Instant until, List<Mishap> mishaps, Rules rules) {
         Map<Long, List<WeekHours>> byPerson = hours.ofPeople().stream().collect(Collectors.groupingBy(WeekHours::ofId));
+        Map<Long, List<WeekHours>> quiet =
+                hours.quietOfPeople().stream().collect(Collectors.groupingBy(WeekHours::ofId));
+        List<Span> open = spans(hours.ofHouse(), from, until);
         Map<Long, Trained> trained = trainings.all();
         return people.all().stream()
                 .filter(person -> person.worksOnBatteries() && byPerson.containsKey(person.id()))
                 .map(person -> new Worker(
                         person.login(),
                         may(trained.getOrDefault(person.id(), Trained.NOTHING), from, rules),
-                        there(person, byPerson.getOrDefault(person.id(), List.of()), from, until, mishaps)))
+                        within(
+                                open,
+                                there(person, byPerson.getOrDefault(person.id(), List.of()), from, until, mishaps)),
+                        spans(quiet.getOrDefault(person.id(), List.of()), from, until)))
+                .toList();
+    }
+
+    /** Nobody works in a house that is closed; one of which nobody has said when it is open is never closed. */
+    private static List<Span> within(List<Span> open, List<Span> there) {
+        return open.isEmpty()
+                ? there
+                : there.stream()
+                        .flatMap(span -> open.stream().flatMap(hours -> span.shared(hours).stream()))
+                        .toList();
+    }
+
+    private List<Span> spans(List<WeekHours> week, Instant from, Instant until) {
+        return week.stream()
+                .flatMap(hours -> hours.within(from, until, zone).stream())
+                .map(WeekHours.Dated::span)
                 .toList();
     }
 
@@ -64,9 +86,7 @@ class HousePeople {
                 .filter(mishap -> mishap.isOf(Kind.PERSON_AWAY, person.login()))
                 .map(mishap -> new Span(mishap.from(), mishap.until()))
                 .toList();
-        return week.stream()
-                .flatMap(hours -> hours.within(from, until, zone).stream())
-                .map(WeekHours.Dated::span)
+        return spans(week, from, until).stream()
                 .filter(span -> away.stream().noneMatch(span::touches))
                 .toList();
     }

@@ -13,11 +13,14 @@ import org.ostendum.core.plan.Span;
 /**
  * A stretch of the week in which a machine is needed or a person is there.
  *
- * @param ofId the machine or person
+ * @param ofId the machine or person; {@link #OF_HOUSE} for neither
  * @param until the same as or before {@code from}: on the day after
  * @param ah that the work takes; null for what has been usual
  */
 public record WeekHours(long id, long ofId, DayOfWeek day, LocalTime from, LocalTime until, @Nullable Double ah) {
+
+    /** In the place of a machine or person where it is of the whole house. */
+    public static final long OF_HOUSE = 0;
 
     /** @return its stretches that touch a time, by their date in the zone */
     List<Dated> within(Instant start, Instant end, ZoneId zone) {

@@ -15,6 +15,9 @@ import org.ostendum.core.plan.Task;
 
 /** Puts care where a battery stands: equalising behind a charge, water and readings while it is full, the rest between its jobs. */
 final class CarePlacer {
+    /** Where somebody is there but the bench or a charger is not free, it is tried again so many seconds later. */
+    private static final long LATER = 900;
+
     private final Draft draft;
     private final Resources resources;
 
@@ -37,17 +40,42 @@ final class CarePlacer {
                 .thenComparing(w -> w.due().until())
                 .thenComparing(w -> w.battery().code())
                 .thenComparing(w -> w.due().what()));
-        wanted.stream().filter(w -> !isPinned(w)).forEach(this::place);
+        for (Wanted w : wanted) {
+            Optional<PlanJob> pinned = pinned(w);
+            if (pinned.isEmpty()) {
+                place(w);
+            } else if (w.due().isOnBench()) {
+                goesOn(w, pinned.get());
+            }
+        }
     }
 
-    private boolean isPinned(Wanted w) {
+    private Optional<PlanJob> pinned(Wanted w) {
         return draft.problem.pinned().stream()
-                .anyMatch(job -> job.what() == w.due().what()
-                        && job.battery().equals(w.battery().code()));
+                .filter(job -> job.what() == w.due().what()
+                        && job.battery().equals(w.battery().code()))
+                .findFirst();
+    }
+
+    /** Whoever pins the beginning of a test means all of it. */
+    private void goesOn(Wanted w, PlanJob begins) {
+        long start = resources.seconds(begins.start());
+        long end = start + 60L * w.due().takes();
+        boolean follows = jobsOf(w.battery()).stream()
+                .anyMatch(job -> job.isOnBench() && job.start().equals(begins.end()));
+        if (begins.person() != null
+                && !follows
+                && resources.battery(w.battery().code()).isFree(resources.seconds(begins.end()), end)) {
+            Resources.Hand hand = new Resources.Hand(begins.person(), start, resources.seconds(begins.end()));
+            idle(w.battery()).stream()
+                    .filter(idle -> idle.start() <= hand.end() && hand.end() < idle.end())
+                    .findFirst()
+                    .ifPresent(idle -> test(w, hand, end, idle));
+        }
     }
 
     private void place(Wanted w) {
-        boolean placed = w.due().what() == Task.EQUALISE ? equalise(w) : byHand(w);
+        boolean placed = w.due().isOnBench() ? onBench(w) : w.due().what() == Task.EQUALISE ? equalise(w) : byHand(w);
         if (!placed && w.due().until().isBefore(draft.problem.until())) {
             draft.unmet(new Unmet(
                     null, null, w.battery().code(), w.due().what(), w.due().until(), Message.of("plan.unmet.care")));
@@ -75,11 +103,7 @@ final class CarePlacer {
                     lasts,
                     resources.battery(w.battery().code()));
             if (hand.isPresent()) {
-                draft.care(
-                        w.due().what(),
-                        w.battery().code(),
-                        hand.get(),
-                        Message.of("plan.why.care", w.due().until()));
+                draft.care(w.due().what(), w.battery().code(), hand.get(), by(w));
                 return true;
             }
         }
@@ -97,10 +121,62 @@ final class CarePlacer {
                 idle.add(new Idle(at, start, full));
             }
             at = Math.max(at, resources.seconds(job.end()));
-            full = job.what() == Task.USE ? false : full || job.what() == Task.CHARGE;
+            boolean emptied = job.what() == Task.USE || job.isOnBench();
+            full = !emptied && (full || job.what() == Task.CHARGE);
         }
         idle.add(new Idle(at, Math.max(at, resources.until()), full));
         return idle;
+    }
+
+    /** Full at its beginning, charged again at once after it, and cool before it works. */
+    private boolean onBench(Wanted w) {
+        String battery = w.battery().code();
+        long byHand = 60L * w.due().minutes();
+        long lasts = 60L * w.due().takes();
+        for (Idle idle : idle(w.battery())) {
+            long from = Math.max(idle.start(), resources.seconds(w.due().from()));
+            while (idle.full() && from + lasts <= idle.end()) {
+                Long taken = resources.bench().inTheWay(from, from + lasts);
+                if (taken != null) {
+                    from = taken;
+                    continue;
+                }
+                Optional<Resources.Hand> hand =
+                        resources.first(Task.TEST, from, idle.end(), byHand, resources.battery(battery));
+                if (hand.isEmpty()) {
+                    break;
+                }
+                long end = hand.get().start() + lasts;
+                boolean free =
+                        end <= idle.end() && resources.bench().isFree(hand.get().start(), end);
+                if (free && test(w, hand.get(), end, idle)) {
+                    draft.care(Task.TEST, battery, hand.get(), by(w));
+                    return true;
+                }
+                from = hand.get().start() + LATER;
+            }
+        }
+        return false;
+    }
+
+    private static Message by(Wanted w) {
+        return Message.of("plan.why.care", w.due().until());
+    }
+
+    /** @return whether there is a charger for it afterwards: emptied it sulfates within hours */
+    private boolean test(Wanted w, Resources.Hand hand, long end, Idle idle) {
+        String battery = w.battery().code();
+        Optional<Resources.Place> charge = draft.lookup.chargersFor(battery).values().stream()
+                .flatMap(pair -> resources.charge(battery, pair, w.battery().capacityAh(), end).stream())
+                .filter(place ->
+                        place.end() + draft.coolSeconds(battery) <= idle.end() || idle.end() >= resources.until())
+                .min(Comparator.comparingLong(Resources.Place::start));
+        charge.ifPresent(place -> {
+            draft.onBench(battery, hand, end, by(w));
+            draft.charge(battery, place, Message.of("plan.why.charge.tested"));
+            draft.cool(battery, place.end());
+        });
+        return charge.isPresent();
     }
 
     /** Behind a charge that is there, else behind one of its own. */
@@ -129,12 +205,7 @@ final class CarePlacer {
             return false;
         }
         draft.takeBackRest(battery, start);
-        draft.equalise(
-                battery,
-                charger,
-                start,
-                end,
-                Message.of("plan.why.care", w.due().until()));
+        draft.equalise(battery, charger, start, end, by(w));
         draft.cool(battery, end);
         return true;
     }
@@ -158,12 +229,7 @@ final class CarePlacer {
                 boolean room = end + draft.coolSeconds(battery) <= idle.end() || idle.end() >= resources.until();
                 if (room && resources.goesOn(pair.charger(), place.get().end(), end)) {
                     draft.charge(battery, place.get(), Message.of("plan.why.charge.to-equalise"));
-                    draft.equalise(
-                            battery,
-                            pair.charger(),
-                            place.get().end(),
-                            end,
-                            Message.of("plan.why.care", w.due().until()));
+                    draft.equalise(battery, pair.charger(), place.get().end(), end, by(w));
                     draft.cool(battery, end);
                     return true;
                 }

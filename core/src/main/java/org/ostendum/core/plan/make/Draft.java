@@ -42,6 +42,9 @@ final class Draft {
         if (job.what().wantsCharger() && job.charger() != null) {
             resources.takeCharger(job.charger(), start, gassesFrom(job, start, end), end);
         }
+        if (job.isOnBench()) {
+            resources.bench().take(start, end);
+        }
         ids.merge(key(job.what(), job.battery(), job.start()), 1, Integer::sum);
         jobs.add(stays);
     }
@@ -64,6 +67,13 @@ final class Draft {
 
     void care(Task what, String battery, Resources.Hand hand, @Nullable Message reason) {
         byHand(what, battery, null, null, hand, reason);
+    }
+
+    /** Goes on by itself, once a person has begun it there. */
+    void onBench(String battery, Resources.Hand begun, long end, @Nullable Message reason) {
+        resources.battery(battery).take(begun.end(), end);
+        resources.bench().take(begun.start(), end);
+        add(Task.TEST, battery, null, null, null, null, resources.instant(begun.end()), resources.instant(end), reason);
     }
 
     private void byHand(

@@ -2,7 +2,9 @@ package org.ostendum.core.plan.make;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -26,16 +28,22 @@ final class Resources {
     private final Map<String, Calendar> batteries = new LinkedHashMap<>();
     private final Map<String, Calendar> chargers = new LinkedHashMap<>();
     private final Map<String, Calendar> people = new LinkedHashMap<>();
+    private final Calendar bench = new Calendar();
+    private final boolean anybodyQuiet;
     private final LoadCurve power;
     private final LoadCurve gas;
+    private final Map<String, LoadCurve> airs = new HashMap<>();
 
     Resources(PlanProblem problem, PlanLookup lookup) {
         this.problem = problem;
         this.lookup = lookup;
         this.until = seconds(problem.until());
+        this.anybodyQuiet =
+                problem.people().stream().anyMatch(worker -> !worker.quiet().isEmpty());
         int minutes = (int) (until / 60) + 1;
         power = new LoadCurve(problem.room().kwMost(), minutes);
         gas = new LoadCurve(problem.room().litresPerHourMost(), minutes);
+        problem.room().airs().forEach((air, most) -> airs.put(air, new LoadCurve(most, minutes)));
         problem.batteries().forEach(battery -> batteries.put(battery.code(), new Calendar()));
         problem.people().forEach(worker -> people.put(worker.code(), new Calendar()));
         for (PlanCharger charger : problem.chargers()) {
@@ -67,6 +75,11 @@ final class Resources {
         return Objects.requireNonNull(batteries.get(code));
     }
 
+    /** @return the one on which batteries are emptied in tests */
+    Calendar bench() {
+        return bench;
+    }
+
     Calendar charger(String code) {
         return Objects.requireNonNull(chargers.get(code));
     }
@@ -83,14 +96,28 @@ final class Resources {
         PlanCharger charger = Objects.requireNonNull(lookup.charger(code));
         charger(code).take(start, end);
         power.add(start, end, charger.kw());
-        gas.add(gasFrom, end, charger.litresPerHour());
+        gas(charger).forEach(air -> air.add(gasFrom, end, charger.litresPerHour()));
     }
 
     void giveBack(String code, long start, long gasFrom, long end) {
         PlanCharger charger = Objects.requireNonNull(lookup.charger(code));
         charger(code).free(start);
         power.add(start, end, -charger.kw());
-        gas.add(gasFrom, end, -charger.litresPerHour());
+        gas(charger).forEach(air -> air.add(gasFrom, end, -charger.litresPerHour()));
+    }
+
+    /** @return the air of all, and its own where that has a limit */
+    private List<LoadCurve> gas(PlanCharger charger) {
+        LoadCurve own = airs.get(charger.air());
+        return own == null ? List.of(gas) : List.of(gas, own);
+    }
+
+    /** @return seconds at which the last minute ends whose air has no room for its gas; -1 where all have */
+    private long gassyUntil(PlanCharger charger, long from, long until) {
+        return gas(charger).stream()
+                .mapToLong(air -> air.fullUntil(from, until, charger.litresPerHour()))
+                .max()
+                .orElse(-1);
     }
 
     /** @return the first place on the charger from a moment on, whatever the battery does meanwhile */
@@ -121,7 +148,7 @@ final class Resources {
                 start = later(start, dark);
                 continue;
             }
-            long gassy = gas.fullUntil(end - finish, end, charger.litresPerHour());
+            long gassy = gassyUntil(charger, end - finish, end);
             if (gassy < 0) {
                 return Optional.of(new Place(pair, start, end));
             }
@@ -143,15 +170,24 @@ final class Resources {
         PlanCharger charger = Objects.requireNonNull(lookup.charger(code));
         return charger(code).isFree(start, end)
                 && power.fullUntil(start, end, charger.kw()) < 0
-                && gas.fullUntil(start, end, charger.litresPerHour()) < 0;
+                && gassyUntil(charger, start, end) < 0;
     }
 
-    /** @return who could do it latest between two moments: a battery that rests longest before it is moved has rested best */
+    /**
+     * @return who could do it latest between two moments, in a quiet time only where there is no other: a battery that rests longest
+     *     before it is moved has rested best
+     */
     Optional<Hand> latest(Task task, long earliest, long latestEnd, long lasts, Calendar battery) {
+        return latest(task, earliest, latestEnd, lasts, battery, false)
+                .or(() -> anybodyQuiet ? latest(task, earliest, latestEnd, lasts, battery, true) : Optional.empty());
+    }
+
+    private Optional<Hand> latest(
+            Task task, long earliest, long latestEnd, long lasts, Calendar battery, boolean quietToo) {
         for (long end = latestEnd; end - lasts >= earliest; end -= STEP) {
             long start = end - lasts;
             if (battery.isFree(start, end)) {
-                Optional<Hand> hand = hand(task, start, end);
+                Optional<Hand> hand = hand(task, start, end, quietToo);
                 if (hand.isPresent()) {
                     return hand;
                 }
@@ -160,8 +196,14 @@ final class Resources {
         return Optional.empty();
     }
 
-    /** @return who could do it first between two moments */
+    /** @return who could do it first between two moments, in a quiet time only where there is no other */
     Optional<Hand> first(Task task, long earliest, long latestEnd, long lasts, Calendar battery) {
+        return first(task, earliest, latestEnd, lasts, battery, false)
+                .or(() -> anybodyQuiet ? first(task, earliest, latestEnd, lasts, battery, true) : Optional.empty());
+    }
+
+    private Optional<Hand> first(
+            Task task, long earliest, long latestEnd, long lasts, Calendar battery, boolean quietToo) {
         long start = wholeMinute(Math.max(0, earliest));
         while (start + lasts <= latestEnd && start < until) {
             Long busy = battery.inTheWay(start, start + lasts);
@@ -169,7 +211,7 @@ final class Resources {
                 start = wholeMinute(busy);
                 continue;
             }
-            Optional<Hand> hand = hand(task, start, start + lasts);
+            Optional<Hand> hand = hand(task, start, start + lasts, quietToo);
             if (hand.isPresent()) {
                 return hand;
             }
@@ -178,14 +220,15 @@ final class Resources {
         return Optional.empty();
     }
 
-    private Optional<Hand> hand(Task task, long start, long end) {
+    private Optional<Hand> hand(Task task, long start, long end, boolean quietToo) {
         if (start < 0) {
             return Optional.empty();
         }
         Span span = new Span(instant(start), instant(end));
         for (Worker worker : problem.people()) {
             if (worker.may().contains(task)
-                    && worker.shifts().stream().anyMatch(shift -> shift.holds(span))
+                    && worker.isThere(span)
+                    && (quietToo || !worker.isQuiet(span))
                     && Objects.requireNonNull(people.get(worker.code())).isFree(start, end)) {
                 return Optional.of(new Hand(worker.code(), start, end));
             }

@@ -75,9 +75,7 @@ final class BadWeek {
 
     private static Worker missing(Worker worker, PlanProblem house) {
         Span away = new Span(house.from(), house.from().plus(MISSING));
-        return new Worker(
-                worker.code(),
-                worker.may(),
+        return worker.there(
                 worker.shifts().stream().filter(shift -> !shift.touches(away)).toList());
     }
 }

@@ -31,7 +31,7 @@ public record WeekSum(
                         .count())
                 .toList();
         double minutes = plan.jobs().stream()
-                .filter(job -> job.what().wantsPerson())
+                .filter(job -> job.wantsPerson())
                 .mapToLong(job -> job.span().length().toMinutes())
                 .sum();
         long charges = plan.jobs(Task.CHARGE).count();

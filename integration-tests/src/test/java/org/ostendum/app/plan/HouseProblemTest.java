@@ -1,0 +1,158 @@
+package org.ostendum.app.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.DayOfWeek;
+import java.time.Duration;
+import java.time.LocalTime;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.ostendum.app.inventory.Batteries;
+import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.inventory.Machine;
+import org.ostendum.app.inventory.Machines;
+import org.ostendum.app.inventory.Sizes;
+import org.ostendum.app.job.JobsTest;
+import org.ostendum.app.plan.house.Hours;
+import org.ostendum.app.plan.house.HouseProblem;
+import org.ostendum.app.plan.house.WeekHours;
+import org.ostendum.app.state.BatteryStates;
+import org.ostendum.core.battery.CaseSize;
+import org.ostendum.core.judge.NextStep;
+import org.ostendum.core.plan.PlanProblem;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** The demo's house as it is put before the planner. */
+class HouseProblemTest extends JobsTest {
+    @Autowired
+    private BatteryStates states;
+
+    @Autowired
+    private Hours hours;
+
+    @Autowired
+    private HouseProblem house;
+
+    @Autowired
+    private Sizes sizes;
+
+    @Autowired
+    private Batteries batteries;
+
+    @Autowired
+    private Machines machines;
+
+    @Test
+    void hoursAreSaidAndTakenAway() throws Exception {
+        String code = "F14";
+        tom.send("/plan/hours", "machine", code, "day", "SUNDAY", "from", "22:00", "until", "04:00");
+        assertThat(maud.send("/plan/hours", "machine", code, "from", "22:00", "until", "4 o'clock")
+                        .getStatus())
+                .isEqualTo(422);
+        maud.send("/plan/hours", "machine", code, "day", "SUNDAY", "from", "22:00", "until", "04:00", "ah", "120");
+        assertThat(maud.page("/plan/hours")).contains("Su 22:00–04:00", "120 Ah");
+        WeekHours night = hours.ofMachines().stream()
+                .filter(h -> h.day() == DayOfWeek.SUNDAY && h.from().equals(LocalTime.of(22, 0)) && h.ah() != null)
+                .findFirst()
+                .orElseThrow();
+        maud.send("/plan/hours/machine/" + night.id() + "/remove");
+        assertThat(maud.page("/plan/hours")).doesNotContain("120 Ah");
+    }
+
+    private PlanProblem house() {
+        return house.from(states.instant(), Duration.ofHours(48), 1, null);
+    }
+
+    private PlanProblem.Worker asPlanned(String login) {
+        return house().people().stream()
+                .filter(worker -> worker.code().equals(login))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void breaksAndClosedHoursReachThePlan() throws Exception {
+        String[] week = Stream.of(DayOfWeek.values())
+                .flatMap(day -> Stream.of("day", day.name()))
+                .toArray(String[]::new);
+        maud.send("/plan/hours", with(week, "quiet", "tom", "from", "09:00", "until", "09:30"));
+        maud.send("/plan/hours", with(week, "house", "", "from", "06:00", "until", "12:00"));
+        try {
+            assertThat(maud.page("/plan/hours")).contains("Mo–Su 09:00–09:30", "Mo–Su 06:00–12:00");
+            PlanProblem.Worker tom = asPlanned("tom");
+            assertThat(tom.quiet()).isNotEmpty().allMatch(span -> span.length().equals(Duration.ofMinutes(30)));
+            assertThat(tom.shifts()).isNotEmpty().allMatch(span -> span.length().compareTo(Duration.ofHours(6)) <= 0);
+            assertThat(hours.ofPeople()).noneMatch(line -> line.until().equals(LocalTime.of(9, 30)));
+        } finally {
+            hours.ofHouse().forEach(line -> hours.removeOfHouse(line.id()));
+            hours.quietOfPeople().forEach(line -> hours.removeOfPerson(line.id()));
+        }
+        assertThat(maud.page("/plan/hours")).contains("always open").doesNotContain("09:00–09:30");
+    }
+
+    private static String[] with(String[] some, String... more) {
+        return Stream.concat(Stream.of(some), Stream.of(more)).toArray(String[]::new);
+    }
+
+    /** A fan of one room does nothing for the air of another. */
+    @Test
+    void eachRoomHasItsOwnAir() {
+        PlanProblem planned = house();
+        assertThat(planned.room().litresPerHourMost()).isNull();
+        assertThat(planned.room().airs()).isNotEmpty();
+        assertThat(planned.chargers())
+                .extracting(PlanProblem.PlanCharger::air)
+                .allMatch(air -> !air.isEmpty())
+                .containsAnyElementsOf(planned.room().airs().keySet());
+    }
+
+    /** What the battery's page asks for is in the plan as well. */
+    @Test
+    void testsThatAreDueAreOnTheBench() {
+        PlanProblem planned = house();
+        int due = 0;
+        for (PlanProblem.PoolBattery b : planned.batteries()) {
+            Battery battery = batteries.byCode(b.code()).orElseThrow();
+            boolean asked =
+                    states.nextThings(battery).stream().anyMatch(thing -> thing.step() == NextStep.TEST_CAPACITY);
+            if (asked && states.stateOf(battery).inHand() == null) {
+                due++;
+                assertThat(b.due()).as(b.code()).anyMatch(PlanProblem.Due::isOnBench);
+            }
+        }
+        assertThat(due).as("batteries whose test is due").isPositive();
+    }
+
+    /** The truck's page refuses it, so the plan must not send it there. */
+    @Test
+    void noBatteryIsPlannedIntoABayThatItDoesNotSitIn() {
+        Machine truck = machines.all().stream()
+                .filter(machine -> machine.code().equals("F1"))
+                .findFirst()
+                .orElseThrow();
+        Map<Long, CaseSize> bays = sizes.ofBays();
+        Map<Long, CaseSize> models = sizes.ofModels();
+        Map<Long, CaseSize> measured = new HashMap<>(models);
+        batteries.all().forEach(battery -> measured.put(battery.type().id(), new CaseSize(900, 700, 600)));
+        try {
+            sizes.keep(measured, Map.of(truck.id(), new CaseSize(890, 710, 620)));
+            assertThat(asPlanned(truck).refuses())
+                    .hasSizeGreaterThan(10)
+                    .as("the one that is in it is a fact")
+                    .doesNotContain(String.valueOf(asPlanned(truck).battery()));
+            sizes.keep(measured, Map.of(truck.id(), new CaseSize(910, 710, 620)));
+            assertThat(asPlanned(truck).refuses()).isEmpty();
+        } finally {
+            sizes.keep(models, bays);
+        }
+    }
+
+    private PlanProblem.Machine asPlanned(Machine machine) {
+        return house.from(states.instant(), Duration.ofHours(12), 1, null).machines().stream()
+                .filter(planned -> planned.code().equals(machine.code()))
+                .findFirst()
+                .orElseThrow();
+    }
+}
