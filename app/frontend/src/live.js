@@ -8,12 +8,22 @@
   const signIn = away.querySelector("a");
   let heard = Date.now();
   let asked = heard;
+  let refused = null;
   let connection = null;
 
-  const isHeard = () => {
-    heard = Date.now();
+  const tell = (since) => {
+    const seconds = Math.round((Date.now() - since) / 1000);
+    silence.textContent = seconds < 120 ? `${seconds} s` : `${Math.floor(seconds / 60)} min`;
+    away.hidden = false;
+  };
+  const isWell = () => {
+    refused = null;
     away.hidden = true;
     signIn.hidden = true;
+  };
+  const isHeard = () => {
+    heard = Date.now();
+    if (!refused) isWell();
   };
   live.addEventListener("htmx:sse:after:connection", (e) => {
     connection = e.detail.connection;
@@ -22,12 +32,20 @@
   live.addEventListener("htmx:sse:close", () => {
     connection = null;
   });
-  const isRefused = (status) => {
-    signIn.hidden = status !== 401;
-  };
-  live.addEventListener("htmx:sse:error", (e) => isRefused(e.detail.status));
-  // As long as nothing was heard at all it is no stream that fails.
-  live.addEventListener("htmx:response:error", (e) => isRefused(e.detail.ctx.response.status));
+  live.addEventListener("htmx:sse:error", (e) => {
+    signIn.hidden = e.detail.status !== 401;
+  });
+  // A stream that was opened before the sign-in ended goes on beating, but nothing that it tells of can be fetched any more: it is
+  // opened anew until somebody has signed in.
+  document.addEventListener("htmx:after:request", (e) => {
+    const status = e.detail.ctx.response.status;
+    if (status === 401) {
+      if (!refused) connection?.reader?.cancel();
+      refused ??= Date.now();
+      signIn.hidden = false;
+      tell(refused);
+    } else if (refused && status < 400) isWell();
+  });
 
   // A hidden page does not listen; it begins to when it is looked at again.
   document.addEventListener("visibilitychange", () => {
@@ -37,9 +55,7 @@
   setInterval(() => {
     const now = Date.now();
     if (document.hidden || now - heard < patience) return;
-    const seconds = Math.round((now - heard) / 1000);
-    silence.textContent = seconds < 120 ? `${seconds} s` : `${Math.floor(seconds / 60)} min`;
-    away.hidden = false;
+    tell(heard);
     if (now - asked < patience) return;
     asked = now;
     // A line that died without a word is not noticed by the browser for many minutes.

@@ -16,6 +16,14 @@ class CutOffTest extends ApplicationTest {
     @LocalServerPort
     private int port;
 
+    /** What became of every try to hear something: when it began, how long it took, how it was answered. */
+    private static Object asked(Browser browser) {
+        return browser.js("return Math.round(performance.now()) + ': ' + performance.getEntriesByType('resource')"
+                + ".filter((e) => e.startTime > performance.now() - 120000)"
+                + ".map((e) => [new URL(e.name).pathname, Math.round(e.startTime), Math.round(e.duration),"
+                + " e.responseStatus].join(' ')).join('; ')");
+    }
+
     /**
      * The line dies without a word and the sign-in ends meanwhile: an open page says so, keeps what stands in it, and goes on
      * by itself after another sign-in.
@@ -38,7 +46,8 @@ class CutOffTest extends ApplicationTest {
 
             browser.driver().manage().deleteAllCookies();
             cable.mend();
-            browser.await("#away a:not([hidden])", PATIENCE);
+            browser.wait(PATIENCE).withMessage(() -> "asked: " + asked(browser)).until(d -> browser.find("#away a")
+                    .isDisplayed());
             assertThat(browser.find("#board").isDisplayed()).isTrue();
             assertThat(browser.find("#find").getDomProperty("value")).isEqualTo("T-0");
 

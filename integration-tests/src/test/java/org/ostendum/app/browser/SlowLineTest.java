@@ -10,8 +10,10 @@ import org.junit.jupiter.api.TestInstance;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.WindowType;
+import org.ostendum.app.live.LiveEvents;
 import org.ostendum.app.support.ApplicationTest;
 import org.ostendum.app.support.Browser;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
 /** Somebody types faster than answers come: what is shown at last belongs to what was typed at last. */
@@ -21,6 +23,9 @@ class SlowLineTest extends ApplicationTest {
 
     @LocalServerPort
     private int port;
+
+    @Autowired
+    private LiveEvents live;
 
     private Browser browser;
 
@@ -75,6 +80,26 @@ class SlowLineTest extends ApplicationTest {
         browser.find("#find").sendKeys("19", Keys.ENTER);
         browser.awaitText("h1", "T-19");
         browser.latency(0);
+    }
+
+    /** The stream of a page beats on though its sign-in has ended: what it tells of is refused, so no alarm would be seen. */
+    @Test
+    void aPageWhoseSignInHasEndedSaysSoThoughItHearsTheBeat() {
+        try (Browser other = new Browser(port, 1280, 800)) {
+            other.signIn("ines");
+            other.go("/charging");
+            other.await("#board");
+            other.driver().manage().deleteAllCookies();
+            live.changed();
+            other.await("#away a:not([hidden])", Duration.ofSeconds(45));
+            assertThat(other.find("#board").isDisplayed()).isTrue();
+
+            String page = other.driver().getWindowHandle();
+            other.driver().switchTo().newWindow(WindowType.TAB);
+            other.signIn("ines");
+            other.driver().switchTo().window(page);
+            other.await("#away[hidden]", Duration.ofSeconds(45));
+        }
     }
 
     /** The line is lost before the page has heard anything, and the sign-in ends meanwhile. */
