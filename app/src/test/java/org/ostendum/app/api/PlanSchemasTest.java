@@ -55,6 +55,7 @@ class PlanSchemasTest {
             delimiter = '|',
             value = {
                 "{}|from",
+                "{'from':'2026-11-30T14:00:00Z','until':'2026-12-01T14:00:00Z','machines':[{'code':'F','volts':48,'refuses':['X']}]}|machines[0].refuses",
                 "{'from':'2026-11-30T14:00:00Z','until':'2026-11-30T13:00:00Z'}|until",
                 "{'from':'2026-11-30T14:00:00Z','until':'2027-11-30T13:00:00Z'}|until",
                 "{'from':'2026-11-30T14:00:00Z','until':'2026-12-01T14:00:00Z','seconds':900}|seconds",
