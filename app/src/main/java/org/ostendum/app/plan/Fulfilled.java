@@ -41,9 +41,10 @@ final class Fulfilled {
         return done != null && !done.isBefore(planned);
     }
 
-    /** Plugged in before its time it is done as well, unless the battery works once more before. */
+    /** Plugged in before its time it is done as well, unless the battery works once more or is emptied on the bench before. */
     private static boolean isCharged(PlanJob job, Plan plan, BatteryState state, Instant planned, Instant now) {
-        boolean worksBefore = plan.jobs(Task.USE)
+        boolean worksBefore = plan.jobs().stream()
+                .filter(use -> use.what() == Task.USE || use.isOnBench())
                 .anyMatch(use -> use.battery().equals(job.battery())
                         && use.end().isAfter(now)
                         && use.start().isBefore(job.start()));

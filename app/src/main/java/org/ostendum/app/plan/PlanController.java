@@ -55,7 +55,7 @@ class PlanController {
                     (int) plan.jobs(Task.CHARGE).count(),
                     (int) plan.jobs(Task.CHANGE).count(),
                     (int) plan.jobs().stream()
-                            .filter(job -> job.what().isCare())
+                            .filter(job -> job.what().isCare() && !job.isOnBench())
                             .count(),
                     (int) plan.shiftsUnmet());
         }

@@ -12,10 +12,13 @@ import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Base64;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
+import org.awaitility.Awaitility;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -83,6 +86,17 @@ class OneAgainstAllTest extends ApplicationTest {
         return line.toString();
     }
 
+    /** A busy machine comes to the last of them some moments later. */
+    private void areHungUp(int many) {
+        Set<Socket> hungUp = new HashSet<>();
+        Awaitility.await().atMost(Duration.ofSeconds(8)).untilAsserted(() -> {
+            open.stream()
+                    .filter(socket -> !hungUp.contains(socket) && isHungUp(socket))
+                    .forEach(hungUp::add);
+            assertThat(hungUp).hasSize(many);
+        });
+    }
+
     private static boolean isHungUp(Socket socket) {
         try {
             socket.setSoTimeout(20);
@@ -125,8 +139,7 @@ class OneAgainstAllTest extends ApplicationTest {
                 .isEqualTo(302);
         assertThat(new Visitor(port).get("/first-aid").statusCode()).isEqualTo(200);
         assertThat(Duration.ofNanos(System.nanoTime() - begun)).isLessThan(Patience.of(Duration.ofSeconds(3)));
-        long hungUp = open.stream().filter(OneAgainstAllTest::isHungUp).count();
-        assertThat(hungUp).isEqualTo(260 - 4 * BodiesAtOnce.FROM_ONE_ADDRESS);
+        areHungUp(260 - 4 * BodiesAtOnce.FROM_ONE_ADDRESS);
     }
 
     /** One who has signed in, from many pages at once, and in requests that should have no body at all. */
@@ -150,8 +163,7 @@ class OneAgainstAllTest extends ApplicationTest {
         long begun = System.nanoTime();
         assertThat(technician.get("/fleet").statusCode()).isEqualTo(200);
         assertThat(Duration.ofNanos(System.nanoTime() - begun)).isLessThan(Patience.of(Duration.ofSeconds(3)));
-        long hungUp = open.stream().filter(OneAgainstAllTest::isHungUp).count();
-        assertThat(hungUp).isEqualTo(270 - BodiesAtOnce.OF_ONE_PERSON);
+        areHungUp(270 - BodiesAtOnce.OF_ONE_PERSON);
     }
 
     @Test
