@@ -4,7 +4,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.servlet.ServletException;
 import java.io.IOException;
-import java.io.InputStream;
+import java.nio.ByteBuffer;
 import java.time.Duration;
 import java.util.Optional;
 import java.util.concurrent.Semaphore;
@@ -12,6 +12,7 @@ import org.apache.catalina.connector.Request;
 import org.apache.catalina.connector.Response;
 import org.apache.catalina.valves.ValveBase;
 import org.apache.coyote.ActionCode;
+import org.apache.tomcat.util.net.ApplicationBufferHandler;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 
@@ -26,7 +27,6 @@ final class BodiesAtOnce extends ValveBase {
     /** Of the threads that {@code server.tomcat.threads.max} gives. */
     static final int OF_STRANGERS = 80;
 
-    private static final int PIECE = 8192;
     /** As much as the server itself would read. */
     private static final long READ_OUT_AT_MOST = 2 << 20;
 
@@ -97,15 +97,36 @@ final class BodiesAtOnce extends ValveBase {
             return;
         }
         response.finishResponse();
-        InputStream left = request.getStream();
-        byte[] piece = new byte[PIECE];
+        // With the answer the application's own stream is closed: what is left is read where the server itself would
+        // read it.
+        Piece piece = new Piece();
         long read = 0;
-        for (int more = 0; more >= 0; more = left.read(piece)) {
+        for (int more = 0; more >= 0; more = request.getCoyoteRequest().doRead(piece)) {
             read += more;
             if (read > READ_OUT_AT_MOST) {
                 request.getCoyoteRequest().action(ActionCode.DISABLE_SWALLOW_INPUT, null);
                 return;
             }
+        }
+    }
+
+    /** What is read here nobody wants. */
+    private static final class Piece implements ApplicationBufferHandler {
+        private ByteBuffer bytes = ByteBuffer.allocate(0);
+
+        @Override
+        public void setByteBuffer(ByteBuffer buffer) {
+            bytes = buffer;
+        }
+
+        @Override
+        public ByteBuffer getByteBuffer() {
+            return bytes;
+        }
+
+        @Override
+        public void expand(int size) {
+            // Nothing is put together out of pieces.
         }
     }
 

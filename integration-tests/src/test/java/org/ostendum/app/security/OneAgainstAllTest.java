@@ -166,6 +166,30 @@ class OneAgainstAllTest extends ApplicationTest {
         areHungUp(270 - BodiesAtOnce.OF_ONE_PERSON);
     }
 
+    /** A page is answered before its body has come; what is still waited for of it counts all the same. */
+    @Test
+    void whatHasBeenAnsweredCountsUntilItsBodyIsThere() throws Exception {
+        Visitor viewer = someone(Role.VIEWER);
+        assertThat(viewer.get("/fleet").statusCode()).isEqualTo(200);
+        for (int i = 0; i < BodiesAtOnce.OF_ONE_PERSON; i++) {
+            assertThat(answerToUnfinished(viewer)).contains("200");
+        }
+        assertThat(answerToUnfinished(viewer)).contains("503");
+    }
+
+    private String answerToUnfinished(Visitor viewer) throws IOException {
+        Socket socket = connect("127.0.0.1");
+        say(
+                socket,
+                "GET /first-aid HTTP/1.1",
+                "Host: localhost",
+                "Cookie: ostendum=" + viewer.cookie("ostendum"),
+                "Content-Length: 500",
+                "",
+                "theme=");
+        return firstLine(socket);
+    }
+
     @Test
     void onePersonHasSoManyOpenPagesAndNoMore() throws Exception {
         Visitor viewer = someone(Role.VIEWER);
