@@ -10,6 +10,7 @@ import org.junit.jupiter.api.TestInstance;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.WindowType;
+import org.openqa.selenium.interactions.Actions;
 import org.ostendum.app.live.LiveEvents;
 import org.ostendum.app.support.ApplicationTest;
 import org.ostendum.app.support.Browser;
@@ -40,15 +41,17 @@ class SlowLineTest extends ApplicationTest {
         browser.close();
     }
 
-    private void slowly(WebElement field, String typed) throws InterruptedException {
+    /** Each key is looked for by itself: the page waits a moment after one before it asks. */
+    private void slowly(WebElement field, String typed) {
+        Actions hand = new Actions(browser.driver()).click(field);
         for (String key : typed.split("")) {
-            field.sendKeys(key);
-            Thread.sleep(BETWEEN_KEYS.toMillis());
+            hand.sendKeys(key).pause(BETWEEN_KEYS);
         }
+        hand.perform();
     }
 
     @Test
-    void aSumIsOfTheFiguresThatStandThere() throws Exception {
+    void aSumIsOfTheFiguresThatStandThere() {
         browser.go("/sums/freezing");
         browser.latency(2000);
         WebElement field = browser.find("#work input:not([type=hidden])");
@@ -62,7 +65,7 @@ class SlowLineTest extends ApplicationTest {
     }
 
     @Test
-    void theFleetIsSievedByWhatStandsInTheField() throws Exception {
+    void theFleetIsSievedByWhatStandsInTheField() {
         browser.go("/fleet");
         browser.latency(2000);
         slowly(browser.find("#find-line"), "t-19");

@@ -44,13 +44,16 @@ public final class HouseBatteries {
 
     /** @return whether the plan leaves it alone: it may not work, or wants a charge that may not begin */
     public static boolean isHeld(BatteryState state) {
-        boolean cannotCharge = state.isKeptFromCharge() && !state.full().isYes() && !state.isCharging();
-        return cannotCharge
+        return mayNotCharge(state)
                 || state.stage() != Stage.IN_SERVICE
                 || state.heldFor() != null
                 || state.inHand() != null
                 || state.severity() == Severity.STOP
                 || state.isBridgedTooLong();
+    }
+
+    private static boolean mayNotCharge(BatteryState state) {
+        return state.isKeptFromCharge() && !state.full().isYes() && !state.isCharging();
     }
 
     PoolBattery of(Battery battery, BatteryState state, int cycles, Rules rules, boolean flat, boolean out) {
@@ -94,9 +97,9 @@ public final class HouseBatteries {
         return due;
     }
 
-    /** By the list of what comes next where it is due or suspected now, else when it falls due. */
+    /** By the list of what comes next where it is due or suspected now, else when it falls due; emptied, it has to be charged at once. */
     private @Nullable Instant testAt(String code, BatteryState state) {
-        if (state.inHand() != null) {
+        if (state.inHand() != null || mayNotCharge(state)) {
             return null;
         }
         boolean now = NextThings.of(code, state).stream().anyMatch(thing -> thing.step() == NextStep.TEST_CAPACITY);
