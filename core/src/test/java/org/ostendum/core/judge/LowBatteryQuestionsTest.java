@@ -12,11 +12,13 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.IntUnaryOperator;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.event.BatteryEvent.ChargeEnded;
+import org.ostendum.core.event.BatteryEvent.Equalised;
 import org.ostendum.core.event.BatteryEvent.Worked;
 import org.ostendum.core.event.EventLog;
 import org.ostendum.core.measure.CellReading;
@@ -181,6 +183,59 @@ class LowBatteryQuestionsTest {
         assertThat(found(verdict, FindingCode.BATTERY_UNDERCHARGED))
                 .as("low all the same")
                 .isPresent();
+    }
+
+    /** Ordinary rounds each fortnight; so many points below 1.290 by rounds ago. */
+    private void course(IntUnaryOperator below) {
+        for (int i = 30; i >= 0; i--) {
+            // Readings never agree to the point.
+            read(14 * i, RoundState.FULL_CHARGE, 1290 - below.applyAsInt(i) - i % 3);
+        }
+    }
+
+    /** Layers come within days and stay; nobody need have read it after equalising to see that. */
+    @Test
+    void whatCameDownAtOnceAndStaysThereLiesInLayers() {
+        returns(1.12);
+        course(ago -> ago > 12 ? 0 : 25);
+        Finding finding = found(judge(), FindingCode.BATTERY_STRATIFIED).orElseThrow();
+        assertThat(finding.why().key()).isEqualTo("finding.stratified.step.why");
+        assertThat(finding.next()).isEqualTo(NextStep.EQUALISE);
+    }
+
+    /** The same course where nobody logs ampere-hours: a charger that ends early looks so too. */
+    @Test
+    void withoutAmpereHoursAStepIsToldAsTooLittleCharge() {
+        course(ago -> ago > 12 ? 0 : 25);
+        Verdict verdict = judge();
+        assertThat(found(verdict, FindingCode.BATTERY_STRATIFIED)).isEmpty();
+        assertThat(found(verdict, FindingCode.BATTERY_UNDERCHARGED)
+                        .orElseThrow()
+                        .next())
+                .isEqualTo(NextStep.CHECK_CHARGER);
+    }
+
+    /** Weeks ago it could still be the beginning of a slope. */
+    @Test
+    void aStepOfLateIsNotToldYet() {
+        returns(1.12);
+        course(ago -> ago > 4 ? 0 : 25);
+        Verdict verdict = judge();
+        assertThat(found(verdict, FindingCode.BATTERY_STRATIFIED)).isEmpty();
+        assertThat(found(verdict, FindingCode.BATTERY_UNDERCHARGED)).isPresent();
+    }
+
+    /** Bit by bit, though enough is put back and it is equalised: sulfate; where nobody equalises it may be anything. */
+    @ParameterizedTest
+    @CsvSource({"1.12, 3, BATTERY_SULFATED", "1.12, 0, BATTERY_UNDERCHARGED", "1.00, 3, BATTERY_UNDERCHARGED"})
+    void whatComesDownBitByBitInSpiteOfEqualisingIsSulfate(double part, int equalised, FindingCode code) {
+        returns(part);
+        for (int i = 1; i <= equalised; i++) {
+            events.add(new Equalised(daysAgo(30 * i + 3), Duration.ofHours(4)));
+        }
+        course(ago -> Math.max(0, 26 - ago) * 3 / 2);
+        Verdict verdict = judge();
+        assertThat(verdict.findings()).extracting(Finding::code).containsExactly(code);
     }
 
     private void readUnmixed(int daysAgo, int points) {

@@ -15,9 +15,9 @@ final class Confidence {
     static final double TAP = 0.95;
     static final double UNEVEN = 0.97;
     static final double NOT_FULL = 0.97;
-    static final double FALLING = 0.7;
+    static final double FALLING = 0.95;
     static final double SULFATED = 0.92;
-    static final double LAYERED = 0.78;
+    static final double LAYERED = 0.92;
     static final double THIRSTY = 0.97;
     static final double WORN = 0.97;
     /** Too rare among the lives to be measured: one look at one round. */

@@ -68,6 +68,7 @@ public final class FullWindow implements Question {
             // Told by the question of its own.
             case STRATIFIED -> new Outcome.Clear();
             case SULFATED -> Outcome.of(sulfated(battery, median));
+            case GROWING -> Outcome.of(growing(battery, median));
             case UNDERCHARGED -> Outcome.of(undercharged(battery, median, "after-charge", Confidence.NOT_FULL));
             case UNKNOWN -> Outcome.of(undercharged(battery, median, "unsure", Confidence.NOT_FULL));
         };
@@ -81,6 +82,7 @@ public final class FullWindow implements Question {
         }
         return switch (low.cause()) {
             case STRATIFIED, UNKNOWN -> new Outcome.Clear();
+            case GROWING -> Outcome.of(growing(battery, median));
             case SULFATED ->
                 Outcome.of(finding(
                         battery,
@@ -109,6 +111,19 @@ public final class FullWindow implements Question {
                 Message.of("finding.undercharged." + how + ".why", median, marks.fullFrom(), marks.fullTo()),
                 how.equals("unsure") ? NextStep.EQUALISE : NextStep.CHECK_CHARGER,
                 confidence);
+    }
+
+    private static Finding growing(Case battery, CorrectedGravity median) {
+        return finding(
+                battery,
+                FindingCode.BATTERY_SULFATED,
+                "growing",
+                Message.of(
+                        "finding.undercharged.growing.why",
+                        LowBattery.of(battery).fallen(),
+                        median),
+                NextStep.LONG_CHARGE,
+                Confidence.FALLING);
     }
 
     private static Finding sulfated(Case battery, CorrectedGravity median) {

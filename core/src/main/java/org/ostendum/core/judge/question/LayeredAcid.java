@@ -46,7 +46,7 @@ public final class LayeredAcid implements Question {
                 new Cells(List.of()),
                 Severity.ACT,
                 Message.of("finding.stratified"),
-                why(low.riseByEqualising()),
+                why(low),
                 List.of(
                         battery.rules().use(RuleKey.RISE_BY_MIXING),
                         battery.rules().use(RuleKey.RETURN_LEAST)),
@@ -56,9 +56,16 @@ public final class LayeredAcid implements Question {
                 Confidence.LAYERED);
     }
 
-    private static Message why(OptionalDouble rise) {
-        return rise.isPresent()
-                ? Message.of("finding.stratified.why", new GravityDifference((int) Math.round(rise.getAsDouble())))
+    private static Message why(LowBattery low) {
+        if (low.isLifted()) {
+            return Message.of("finding.stratified.why", tenths(low.riseByEqualising()));
+        }
+        return low.step().isPresent()
+                ? Message.of("finding.stratified.step.why", tenths(low.step()))
                 : Message.of("finding.stratified.dropped.why");
+    }
+
+    private static GravityDifference tenths(OptionalDouble value) {
+        return new GravityDifference((int) Math.round(value.orElse(0)));
     }
 }
