@@ -238,6 +238,24 @@ class LowBatteryQuestionsTest {
         assertThat(verdict.findings()).extracting(Finding::code).containsExactly(code);
     }
 
+    @Test
+    void whatEqualisingDoesNotLiftIsNotSentToBeEqualisedAgain() {
+        fortnights(1255, 1256, 8);
+        Finding finding = found(judge(), FindingCode.BATTERY_UNDERCHARGED).orElseThrow();
+        assertThat(finding.sentence().key()).isEqualTo("finding.undercharged.unlifted");
+        assertThat(finding.next()).isEqualTo(NextStep.CHECK_CHARGER);
+    }
+
+    /** Where nobody logs ampere-hours, what equalising does not lift may want charge all the same; what goes on falling is sulfate. */
+    @ParameterizedTest
+    @CsvSource({"0, BATTERY_UNDERCHARGED", "1, BATTERY_SULFATED"})
+    void withoutAmpereHoursSulfateIsToldByItsCourse(int aRound, FindingCode code) {
+        for (int i = 20; i >= 0; i--) {
+            read(14 * i, i % 2 == 1 ? RoundState.AFTER_EQUALISE : RoundState.FULL_CHARGE, 1262 - aRound * (20 - i));
+        }
+        assertThat(judge().findings()).extracting(Finding::code).containsExactly(code);
+    }
+
     private void readUnmixed(int daysAgo, int points) {
         rounds.add(new PastRound(
                 round(daysAgo(daysAgo), RoundState.FULL_CHARGE, points, points, points, points, points, points),

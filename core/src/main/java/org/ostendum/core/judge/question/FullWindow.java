@@ -70,6 +70,7 @@ public final class FullWindow implements Question {
             case SULFATED -> Outcome.of(sulfated(battery, median));
             case GROWING -> Outcome.of(growing(battery, median));
             case UNDERCHARGED -> Outcome.of(undercharged(battery, median, "after-charge", Confidence.NOT_FULL));
+            case UNLIFTED -> Outcome.of(undercharged(battery, median, "unlifted", Confidence.NOT_FULL));
             case UNKNOWN -> Outcome.of(undercharged(battery, median, "unsure", Confidence.NOT_FULL));
         };
     }
@@ -81,7 +82,7 @@ public final class FullWindow implements Question {
             return new Outcome.Clear();
         }
         return switch (low.cause()) {
-            case STRATIFIED, UNKNOWN -> new Outcome.Clear();
+            case STRATIFIED, UNLIFTED, UNKNOWN -> new Outcome.Clear();
             case GROWING -> Outcome.of(growing(battery, median));
             case SULFATED ->
                 Outcome.of(finding(

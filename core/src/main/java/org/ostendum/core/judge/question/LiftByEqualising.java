@@ -26,6 +26,9 @@ final class LiftByEqualising {
     /** So many times the limit is a rise that needs no second sign. */
     private static final double CLEARLY = 2;
 
+    /** So many times the limit ordinary rounds have come down where that is the second sign. */
+    private static final double CAME_DOWN = 1.5;
+
     private static final double MEDIAN_ERROR = 1.25;
     private static final double SURE = 3;
 
@@ -97,7 +100,7 @@ final class LiftByEqualising {
         }
         double rise = Robust.median(rises);
         double error = MEDIAN_ERROR * Math.max(LEAST_SCATTER, Robust.deviation(rises)) / Math.sqrt(rises.length);
-        boolean cameDown = ordinary.fallen() >= limit;
+        boolean cameDown = ordinary.fallen() >= CAME_DOWN * limit;
         return rise >= SURE * error && rise >= (cameDown ? limit : CLEARLY * limit);
     }
 }

@@ -71,6 +71,8 @@ final class LowBattery {
         SULFATED,
         /** Sulfate by its course alone: nobody has read it after equalising often enough to see that nothing lifts it. */
         GROWING,
+        /** Equalising does not lift it, and nobody has written down what was put back: sulfate, or a charger that stops too soon. */
+        UNLIFTED,
         UNKNOWN
     }
 
@@ -137,7 +139,7 @@ final class LowBattery {
 
     /** @return whether its readings have come down since its beginning, and a second sign tells why, though they are not low yet */
     boolean isFalling() {
-        return cause != Cause.UNKNOWN && ordinary.fallen() >= FALL_TOLD;
+        return cause != Cause.UNKNOWN && cause != Cause.UNLIFTED && ordinary.fallen() >= FALL_TOLD;
     }
 
     GravityDifference fallen() {
@@ -166,9 +168,13 @@ final class LowBattery {
         if (isLifted()) {
             return returned.isPresent() ? Cause.STRATIFIED : Cause.UNDERCHARGED;
         }
-        boolean nothingLifts = lift.usual().orElse(0) < limit()
-                && low.stream().limit(LEAST_EQUALISED).allMatch(l -> l);
-        return nothingLifts ? Cause.SULFATED : Cause.UNKNOWN;
+        if (lift.usual().orElse(0) >= limit()
+                || !low.stream().limit(LEAST_EQUALISED).allMatch(l -> l)) {
+            return Cause.UNKNOWN;
+        }
+        // A charger that stops too soon is no more made good by an equalising charge than sulfate; but sulfate goes on
+        // growing.
+        return returned.isPresent() || ordinary.fallsOn() ? Cause.SULFATED : Cause.UNLIFTED;
     }
 
     /**
