@@ -107,7 +107,7 @@ public class ChargerMatches {
         BatteryState state = batteryStates.stateOf(battery);
         @Nullable Double left = kilowattsLeft(running);
         Duration whole = whole(battery);
-        return rooms.plans().stream()
+        return rooms.ofChargers().stream()
                 .flatMap(room -> {
                     double hydrogen = gas.with(room, running, model, whole).most();
                     Surroundings now = around(battery, state, wanted, now(battery, hydrogen, left, wanted));

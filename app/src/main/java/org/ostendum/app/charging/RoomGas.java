@@ -28,9 +28,8 @@ class RoomGas {
     private static final double GASSES_FROM = 0.6;
 
     private static final Celsius ROOM = Celsius.of(20);
-    /** Finishing current of a charger's plate current. */
-    private final Rooms rooms;
 
+    private final Rooms rooms;
     private final DeviceStatuses statuses;
     private final BatteryStates batteryStates;
 
@@ -68,7 +67,7 @@ class RoomGas {
      */
     @Nullable
     Ahead worst(List<Running> running, boolean fanOff) {
-        return rooms.plans().stream()
+        return rooms.ofChargers().stream()
                 .map(room -> foreseen(room, sources(room, running), fanOff))
                 .max(Comparator.comparing(Ahead::most))
                 .orElse(null);

@@ -73,7 +73,7 @@ class RunningCharges {
         Map<Long, ChargeRun> open = new HashMap<>();
         runs.open().forEach(run -> open.put(run.batteryId(), run));
         Map<Long, RoomPlan.Charger> bySlot = new HashMap<>();
-        rooms.plans().stream().flatMap(RoomPlan::slots).forEach(slot -> {
+        rooms.ofChargers().stream().flatMap(RoomPlan::slots).forEach(slot -> {
             RoomPlan.Charger charger = slot.charger();
             if (charger != null) {
                 bySlot.put(slot.id(), charger);

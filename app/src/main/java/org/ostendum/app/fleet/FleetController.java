@@ -13,7 +13,6 @@ import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.battery.Duty;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.next.NextThing;
-import org.ostendum.core.next.NextThings;
 import org.ostendum.core.rulebook.Rulebook;
 import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.state.BatteryState;
@@ -64,10 +63,7 @@ class FleetController {
         LocalDate today = LocalDate.ofInstant(now, zone);
         Map<Long, BatteryState> states = batteryStates.statesOf(all, book);
         return all.stream()
-                .map(battery -> {
-                    BatteryState state = Objects.requireNonNull(states.get(battery.id()));
-                    return new FleetLine(battery, state, NextThings.of(battery.code(), state), today);
-                })
+                .map(battery -> FleetLine.of(battery, Objects.requireNonNull(states.get(battery.id())), today))
                 .toList();
     }
 

@@ -10,13 +10,20 @@ import org.ostendum.app.draw.SparkPlotter;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.core.judge.Forecast;
 import org.ostendum.core.next.NextThing;
+import org.ostendum.core.next.NextThings;
 import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.state.BatteryState;
 
-/** A battery with its state and its jobs, most urgent first. */
-record FleetLine(Battery battery, BatteryState state, List<NextThing> things, LocalDate today) {
-    public Severity severity() {
-        return things.stream().map(NextThing::severity).reduce(state.severity(), Severity::worse);
+/**
+ * A battery with its state and its jobs, most urgent first.
+ *
+ * @param severity the worst of both: thousands of lines are ordered by it
+ */
+record FleetLine(Battery battery, BatteryState state, List<NextThing> things, Severity severity, LocalDate today) {
+    static FleetLine of(Battery battery, BatteryState state, LocalDate today) {
+        List<NextThing> things = NextThings.of(battery.code(), state);
+        Severity worst = things.stream().map(NextThing::severity).reduce(state.severity(), Severity::worse);
+        return new FleetLine(battery, state, things, worst, today);
     }
 
     long overdue() {

@@ -55,15 +55,20 @@ public class Rooms {
 
     /** @return every room with all that stands in it */
     public List<RoomPlan> plans() {
-        return plans(DSL.noCondition());
+        return plans(DSL.noCondition(), DSL.noCondition());
+    }
+
+    /** @return every room, of its places only those where a charger is: elsewhere hundreds of batteries may stand */
+    public List<RoomPlan> ofChargers() {
+        return plans(DSL.noCondition(), CHARGER.ID.isNotNull().or(ON_BOARD.ID.isNotNull()));
     }
 
     public Optional<RoomPlan> byCode(String code) {
-        return plans(ROOM.CODE.eq(code)).stream().findFirst();
+        return plans(ROOM.CODE.eq(code), DSL.noCondition()).stream().findFirst();
     }
 
-    private List<RoomPlan> plans(Condition which) {
-        Map<Long, List<Stand>> stands = stands(which);
+    private List<RoomPlan> plans(Condition which, Condition slots) {
+        Map<Long, List<Stand>> stands = stands(which, slots(which.and(slots)));
         return sql.selectFrom(ROOM)
                 .where(which)
                 .orderBy(ROOM.CODE)
@@ -78,8 +83,7 @@ public class Rooms {
     }
 
     /** @return stands by the id of their room */
-    private Map<Long, List<Stand>> stands(Condition which) {
-        Map<Long, List<Slot>> slots = slots(which);
+    private Map<Long, List<Stand>> stands(Condition which, Map<Long, List<Slot>> slots) {
         Map<Long, List<Stand>> byRoom = new HashMap<>();
         sql.select(STAND.fields())
                 .from(STAND)

@@ -37,7 +37,7 @@ class FeedJobs {
         Set<String> standing =
                 batteries.inRoom(room).stream().map(Battery::code).collect(Collectors.toSet());
         Map<String, Long> hanging = new HashMap<>();
-        rooms.plans().forEach(plan -> plan.chargers().forEach(charger -> hanging.put(charger.code(), plan.id())));
+        rooms.ofChargers().forEach(plan -> plan.chargers().forEach(charger -> hanging.put(charger.code(), plan.id())));
         return job -> {
             @Nullable Long at = job.charger() == null ? null : hanging.get(job.charger());
             return at == null ? standing.contains(job.battery()) : at == room;
