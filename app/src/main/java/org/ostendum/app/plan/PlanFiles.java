@@ -11,6 +11,7 @@ import org.ostendum.app.page.NotFound;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
+import org.ostendum.core.plan.Task;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -46,19 +47,32 @@ class PlanFiles {
         response.setHeader("Content-Disposition", "attachment; filename=\"plan.csv\"");
         CSVFormat format = CSVFormat.RFC4180.builder().setHeader(COLUMNS).get();
         try (CSVPrinter out = new CSVPrinter(response.getWriter(), format)) {
-            for (PlanJob job : plan.jobs()) {
+            // That a battery works in its machine is nobody's job; programs read it in the JSON.
+            for (PlanJob job :
+                    plan.jobs().stream().filter(j -> j.what() != Task.USE).toList()) {
                 out.printRecord(
                         job.start(),
                         job.end(),
-                        job.what().word(),
+                        isOther(job.what()) ? "job" : job.what().word(),
                         job.battery(),
                         Objects.requireNonNullElse(job.machine(), ""),
                         Objects.requireNonNullElse(job.charger(), ""),
                         Objects.requireNonNullElse(job.charger(), Objects.requireNonNullElse(job.machine(), "")),
                         Objects.requireNonNullElse(job.person(), ""),
                         job.pinned(),
-                        job.reason() == null ? "" : words.say(job.reason()));
+                        reason(job, words));
             }
         }
+    }
+
+    /** Kinds of work that the columns of the file have no word for. */
+    private static boolean isOther(Task what) {
+        return what == Task.WASH || what == Task.TEST;
+    }
+
+    private static String reason(PlanJob job, Words words) {
+        String why = job.reason() == null ? "" : words.say(job.reason());
+        String what = words.text("plan.what." + job.what());
+        return !isOther(job.what()) ? why : why.isEmpty() ? what : what + ": " + why;
     }
 }

@@ -233,18 +233,19 @@ class FindingLivesTest {
     @CsvSource({"3, false", "40, true"})
     void sulfateIsActedOnByALongChargeOnly(int hours, boolean acted) {
         Told told = nothing();
-        for (int week = 18; week >= 2; week -= 2) {
+        for (int week = 46; week >= 2; week -= 2) {
             boolean after = week % 4 == 0;
+            int now = 1240 + week / 2;
             round(
                     told,
                     7 * week,
                     after ? RoundState.AFTER_EQUALISE : RoundState.FULL_CHARGE,
-                    1255,
-                    1256,
-                    1255,
-                    1254,
-                    1256,
-                    1255);
+                    now,
+                    now + 1,
+                    now,
+                    now - 1,
+                    now + 1,
+                    now);
         }
         StandingFinding before = told.state().findings().stream()
                 .filter(f -> f.finding().next() == NextStep.LONG_CHARGE)

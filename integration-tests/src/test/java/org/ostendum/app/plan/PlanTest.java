@@ -313,9 +313,13 @@ class PlanTest extends JobsTest {
     @Test
     void programsReadThePlanAsCsvAndJson() throws Exception {
         inForce();
-        assertThat(maud.page("/api/v1/plan.csv"))
+        String csv = maud.page("/api/v1/plan.csv");
+        assertThat(csv)
                 .startsWith("start,end,what,battery,machine,charger,place,person,pinned,reason")
-                .contains(",charge,");
+                .contains(",charge,", ",job,");
+        assertThat(csv.lines().skip(1).map(line -> line.split(",")[2]))
+                .isNotEmpty()
+                .isSubsetOf("charge", "cool", "change", "water", "round", "equalise", "job");
         assertThat(maud.page("/api/v1/plan")).contains("\"what\":\"charge\"", "\"valid\":true");
     }
 
