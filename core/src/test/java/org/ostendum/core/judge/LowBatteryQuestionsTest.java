@@ -80,6 +80,22 @@ class LowBatteryQuestionsTest {
                 .isEqualTo(next);
     }
 
+    /** Too little charge is not said where enough is on record to have been put back. */
+    @ParameterizedTest
+    @CsvSource({"1.12, finding.undercharged.unsure-charged", "0, finding.undercharged.unsure"})
+    void whatIsOnRecordIsNotSaidToBeOpen(double part, String sentence) {
+        if (part > 0) {
+            returns(part);
+        }
+        read(14, RoundState.FULL_CHARGE, 1255);
+        read(0, RoundState.FULL_CHARGE, 1255);
+        assertThat(found(judge(), FindingCode.BATTERY_UNDERCHARGED)
+                        .orElseThrow()
+                        .sentence()
+                        .key())
+                .isEqualTo(sentence);
+    }
+
     /** Every other fortnight's round follows an equalising charge. */
     private void fortnights(int ordinary, int equalised, int rounds) {
         for (int i = rounds; i >= 0; i--) {

@@ -71,7 +71,7 @@ public final class FullWindow implements Question {
             case GROWING -> Outcome.of(growing(battery, median));
             case UNDERCHARGED -> Outcome.of(undercharged(battery, median, "after-charge", Confidence.NOT_FULL));
             case UNLIFTED -> Outcome.of(undercharged(battery, median, "unlifted", Confidence.NOT_FULL));
-            case UNKNOWN -> Outcome.of(undercharged(battery, median, "unsure", Confidence.NOT_FULL));
+            case UNKNOWN -> Outcome.of(undercharged(battery, median, unsure(battery), Confidence.NOT_FULL));
         };
     }
 
@@ -103,6 +103,11 @@ public final class FullWindow implements Question {
         };
     }
 
+    /** Where enough is known to be put back, want of charge is not what is said. */
+    private static String unsure(Case battery) {
+        return LowBattery.of(battery).isEnoughBack() ? "unsure-charged" : "unsure";
+    }
+
     private static Finding undercharged(Case battery, CorrectedGravity median, String how, double confidence) {
         GravityMarks marks = battery.model().marks();
         return finding(
@@ -110,7 +115,7 @@ public final class FullWindow implements Question {
                 FindingCode.BATTERY_UNDERCHARGED,
                 how,
                 Message.of("finding.undercharged." + how + ".why", median, marks.fullFrom(), marks.fullTo()),
-                how.equals("unsure") ? NextStep.EQUALISE : NextStep.CHECK_CHARGER,
+                how.startsWith("unsure") ? NextStep.EQUALISE : NextStep.CHECK_CHARGER,
                 confidence);
     }
 

@@ -137,6 +137,11 @@ final class LowBattery {
         return returned.isPresent() && returned.getAsDouble() < battery.rules().percent(RuleKey.RETURN_LEAST) / 100.0;
     }
 
+    /** @return whether enough is on record to have been put back of late */
+    boolean isEnoughBack() {
+        return returned.isPresent() && !isReturnShort();
+    }
+
     /** @return whether its readings have come down since its beginning, and a second sign tells why, though they are not low yet */
     boolean isFalling() {
         return cause != Cause.UNKNOWN && cause != Cause.UNLIFTED && ordinary.fallen() >= FALL_TOLD;
