@@ -72,7 +72,10 @@ class PlanFiles {
 
     private static String reason(PlanJob job, Words words) {
         String why = job.reason() == null ? "" : words.say(job.reason());
+        if (!isOther(job.what())) {
+            return why;
+        }
         String what = words.text("plan.what." + job.what());
-        return !isOther(job.what()) ? why : why.isEmpty() ? what : what + ": " + why;
+        return why.isEmpty() ? what : what + ": " + why;
     }
 }

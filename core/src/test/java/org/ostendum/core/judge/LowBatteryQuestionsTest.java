@@ -96,6 +96,41 @@ class LowBatteryQuestionsTest {
                 .isEqualTo(sentence);
     }
 
+    /** Of layers one thing is said: not beside them that it may be sulfate, nor that enough was put back where nobody knows. */
+    @ParameterizedTest
+    @CsvSource({"1.12, finding.stratified.why", "0, finding.stratified.unlogged.why"})
+    void layersAreToldByWhatIsOnRecord(double part, String why) {
+        if (part > 0) {
+            returns(part);
+        }
+        fortnights(1255, 1282, 8);
+        Verdict verdict = judge();
+        assertThat(found(verdict, FindingCode.BATTERY_STRATIFIED)
+                        .orElseThrow()
+                        .why()
+                        .key())
+                .isEqualTo(why);
+        assertThat(verdict.findings())
+                .extracting(finding -> finding.sentence().key())
+                .noneMatch(key -> key.contains("unsure"));
+    }
+
+    /** Down bit by bit, and by equalising back to where it was each time: layers that grow, and no sulfate, low for long or since today. */
+    @ParameterizedTest
+    @CsvSource({"1290, 1.5", "1283, 0.52"})
+    void whatEqualisingBringsBackIsNotCalledSulfateByItsCourse(int full, double aRound) {
+        returns(1.12);
+        for (int i = 1; i <= 3; i++) {
+            events.add(new Equalised(daysAgo(30 * i + 3), Duration.ofHours(4)));
+        }
+        for (int i = 30; i >= 0; i--) {
+            boolean after = i % 3 == 1;
+            int below = (int) Math.round(Math.max(0, 26 - i) * aRound);
+            read(14 * i, after ? RoundState.AFTER_EQUALISE : RoundState.FULL_CHARGE, full - (after ? i % 2 : below));
+        }
+        assertThat(judge().findings()).extracting(Finding::code).containsExactly(FindingCode.BATTERY_STRATIFIED);
+    }
+
     /** Every other fortnight's round follows an equalising charge. */
     private void fortnights(int ordinary, int equalised, int rounds) {
         for (int i = rounds; i >= 0; i--) {

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 import org.ostendum.core.judge.Case;
 import org.ostendum.core.judge.DatedGravities;
 import org.ostendum.core.measure.RoundState;
@@ -29,15 +30,14 @@ final class FullCourse {
 
     private final List<DatedGravities> rounds;
     private final double[] medians;
-    private final FallShape shape;
+    /** Fitted only where it is asked for: most batteries are judged without. */
+    private @Nullable FallShape shape;
 
     private FullCourse(List<DatedGravities> rounds) {
         this.rounds = rounds;
         this.medians = rounds.stream()
                 .mapToDouble(dated -> dated.gravities().median().tenths())
                 .toArray();
-        this.shape = FallShape.of(
-                IntStream.range(0, rounds.size()).mapToDouble(this::day).toArray(), medians);
     }
 
     /** @param state after which the rounds were taken */
@@ -48,6 +48,16 @@ final class FullCourse {
 
     List<DatedGravities> rounds() {
         return rounds;
+    }
+
+    private FallShape shape() {
+        FallShape known = shape;
+        if (known == null) {
+            known = FallShape.of(
+                    IntStream.range(0, rounds.size()).mapToDouble(this::day).toArray(), medians);
+            shape = known;
+        }
+        return known;
     }
 
     private double day(int index) {
@@ -76,23 +86,23 @@ final class FullCourse {
      * @return whether they came down by so much in one step, long enough ago, and have stayed there
      */
     boolean cameDownAtOnce(double least) {
-        return shape.favour() >= STEP_FAVOURED
-                && shape.drop() >= least
-                && day(rounds.size() - 1) - shape.stepped() >= STANDS;
+        return shape().favour() >= STEP_FAVOURED
+                && shape().drop() >= least
+                && day(rounds.size() - 1) - shape().stepped() >= STANDS;
     }
 
     /** @return tenths of the step that fits best */
     double step() {
-        return shape.drop();
+        return shape().drop();
     }
 
     /** @return whether they come down bit by bit rather than at once */
     boolean fallsOn() {
-        return shape.favour() <= SLOPE_FAVOURED && day(rounds.size() - 1) - shape.bent() >= STANDS;
+        return shape().favour() <= SLOPE_FAVOURED && day(rounds.size() - 1) - shape().bent() >= STANDS;
     }
 
     /** @return whether it has so surely and for so long that nothing else need be known */
     boolean surelyFallsOn() {
-        return shape.favour() <= SLOPE_SURE && day(rounds.size() - 1) - shape.bent() >= SLOPE_LASTS;
+        return shape().favour() <= SLOPE_SURE && day(rounds.size() - 1) - shape().bent() >= SLOPE_LASTS;
     }
 }

@@ -64,14 +64,23 @@ public final class FullWindow implements Question {
         if (median.plus(tolerance).compareTo(marks.fullFrom()) >= 0) {
             return inWindow(battery, median);
         }
-        return switch (LowBattery.of(battery).cause()) {
+        LowBattery low = LowBattery.of(battery);
+        return switch (low.cause()) {
             // Told by the question of its own.
             case STRATIFIED -> new Outcome.Clear();
             case SULFATED -> Outcome.of(sulfated(battery, median));
-            case GROWING -> Outcome.of(growing(battery, median));
+            case GROWING -> Outcome.of(falling(battery, median, "growing"));
             case UNDERCHARGED -> Outcome.of(undercharged(battery, median, "after-charge", Confidence.NOT_FULL));
             case UNLIFTED -> Outcome.of(undercharged(battery, median, "unlifted", Confidence.NOT_FULL));
-            case UNKNOWN -> Outcome.of(undercharged(battery, median, unsure(battery), Confidence.NOT_FULL));
+            case UNKNOWN ->
+                low.isToldAsLayered()
+                        ? new Outcome.Clear()
+                        : Outcome.of(undercharged(
+                                battery,
+                                median,
+                                // Where enough is known to be put back, want of charge is not what is said.
+                                low.isEnoughBack() ? "unsure-charged" : "unsure",
+                                Confidence.NOT_FULL));
         };
     }
 
@@ -83,15 +92,8 @@ public final class FullWindow implements Question {
         }
         return switch (low.cause()) {
             case STRATIFIED, UNLIFTED, UNKNOWN -> new Outcome.Clear();
-            case GROWING -> Outcome.of(growing(battery, median));
-            case SULFATED ->
-                Outcome.of(finding(
-                        battery,
-                        FindingCode.BATTERY_SULFATED,
-                        "hardening",
-                        Message.of("finding.undercharged.hardening.why", low.fallen(), median),
-                        NextStep.LONG_CHARGE,
-                        Confidence.FALLING));
+            case GROWING -> Outcome.of(falling(battery, median, "growing"));
+            case SULFATED -> Outcome.of(falling(battery, median, "hardening"));
             case UNDERCHARGED ->
                 Outcome.of(finding(
                         battery,
@@ -101,11 +103,6 @@ public final class FullWindow implements Question {
                         NextStep.CHECK_CHARGER,
                         Confidence.FALLING));
         };
-    }
-
-    /** Where enough is known to be put back, want of charge is not what is said. */
-    private static String unsure(Case battery) {
-        return LowBattery.of(battery).isEnoughBack() ? "unsure-charged" : "unsure";
     }
 
     private static Finding undercharged(Case battery, CorrectedGravity median, String how, double confidence) {
@@ -119,13 +116,14 @@ public final class FullWindow implements Question {
                 confidence);
     }
 
-    private static Finding growing(Case battery, CorrectedGravity median) {
+    /** Sulfate told by how the readings have come down. */
+    private static Finding falling(Case battery, CorrectedGravity median, String how) {
         return finding(
                 battery,
                 FindingCode.BATTERY_SULFATED,
-                "growing",
+                how,
                 Message.of(
-                        "finding.undercharged.growing.why",
+                        "finding.undercharged." + how + ".why",
                         LowBattery.of(battery).fallen(),
                         median),
                 NextStep.LONG_CHARGE,

@@ -12,7 +12,6 @@ import org.ostendum.core.judge.Missing;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.judge.Outcome;
 import org.ostendum.core.judge.Question;
-import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.quantity.GravityDifference;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Severity;
@@ -31,8 +30,7 @@ public final class LayeredAcid implements Question {
             return new Outcome.NotJudged(missing.get());
         }
         LowBattery low = LowBattery.of(battery);
-        boolean now = battery.latest().round().state() == RoundState.FULL_CHARGE;
-        if (low.isLayered() && now) {
+        if (low.isToldAsLayered()) {
             return Outcome.of(finding(battery, low));
         }
         return low.riseByEqualising().isEmpty()
@@ -58,7 +56,9 @@ public final class LayeredAcid implements Question {
 
     private static Message why(LowBattery low) {
         if (low.isLifted()) {
-            return Message.of("finding.stratified.why", tenths(low.riseByEqualising()));
+            return Message.of(
+                    low.isEnoughBack() ? "finding.stratified.why" : "finding.stratified.unlogged.why",
+                    tenths(low.riseByEqualising()));
         }
         return low.step().isPresent()
                 ? Message.of("finding.stratified.step.why", tenths(low.step()))

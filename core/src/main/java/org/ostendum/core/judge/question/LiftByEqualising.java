@@ -7,7 +7,6 @@ import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 import org.ostendum.core.judge.Case;
 import org.ostendum.core.judge.DatedGravities;
-import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.statistics.Robust;
 
 /** By how much the battery's median stands higher after equalising than at the ordinary rounds beside it, tenths. */
@@ -36,10 +35,10 @@ final class LiftByEqualising {
     private final Duration beside;
     private final double[] rises;
 
-    LiftByEqualising(Case battery, FullCourse ordinary) {
+    LiftByEqualising(Case battery, FullCourse ordinary, FullCourse equalised) {
         this.ordinary = ordinary;
         this.beside = beside(battery.full());
-        this.rises = rises(battery);
+        this.rises = rises(equalised, battery.now().minus(beside.multipliedBy(LOOKED_BACK)));
     }
 
     private static Duration beside(List<DatedGravities> full) {
@@ -55,10 +54,8 @@ final class LiftByEqualising {
         return usual.compareTo(BESIDE) < 0 ? BESIDE : usual.compareTo(BESIDE_MOST) > 0 ? BESIDE_MOST : usual;
     }
 
-    private double[] rises(Case battery) {
-        Instant from = battery.now().minus(beside.multipliedBy(LOOKED_BACK));
-        return battery.full().stream()
-                .filter(dated -> dated.state() == RoundState.AFTER_EQUALISE)
+    private double[] rises(FullCourse equalised, Instant from) {
+        return equalised.rounds().stream()
                 .filter(dated -> dated.takenAt().isAfter(from))
                 .map(this::rise)
                 .filter(OptionalDouble::isPresent)

@@ -56,7 +56,7 @@ final class LowBattery {
         this.battery = battery;
         this.ordinary = FullCourse.of(battery, RoundState.FULL_CHARGE);
         this.equalised = FullCourse.of(battery, RoundState.AFTER_EQUALISE);
-        this.lift = new LiftByEqualising(battery, ordinary);
+        this.lift = new LiftByEqualising(battery, ordinary, equalised);
         this.returned = returned(battery);
         this.cause = findCause();
     }
@@ -113,6 +113,7 @@ final class LowBattery {
     /** Bit by bit, though enough is put back and it is equalised again and again. */
     private boolean isGrowing() {
         return returned.isPresent()
+                && isGoingOn()
                 && ordinary.surelyFallsOn()
                 && ordinary.fallen() >= FALL_TOLD
                 && battery.events()
@@ -248,8 +249,13 @@ final class LowBattery {
     }
 
     /** @return whether the acid lies in layers: an equalising charge lifts the readings, and enough was put back before */
-    boolean isLayered() {
+    private boolean isLayered() {
         return !isReturnShort() && !isGoingOn() && (isLifted() || cause == Cause.STRATIFIED);
+    }
+
+    /** @return whether its latest round says so: one after an equalising charge shows no layers */
+    boolean isToldAsLayered() {
+        return isLayered() && battery.latest().round().state() == RoundState.FULL_CHARGE;
     }
 
     /**
