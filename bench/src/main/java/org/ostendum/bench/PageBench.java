@@ -112,7 +112,7 @@ final class PageBench {
                                 + random.nextInt(10)));
         client.post(round[0] + "/close", "");
         String tenYears = TenYears.body();
-        timeFew("judge", () -> program.post("/api/v1/judge", tenYears));
+        time("judge", () -> {}, () -> program.post("/api/v1/judge", tenYears), 200, 200);
         timeFew("fleet", () -> client.get("/fleet"));
         timeFew("one found", () -> client.get("/fleet?find=b-77&by=DAYS"));
         timeFew("charging", () -> client.get("/charging"));

@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
@@ -145,11 +146,13 @@ final class JudgeRequest {
 
     private Round round(Members round) {
         List<CellReading> readings = new ArrayList<>();
+        BitSet read = new BitSet();
         for (Members cell : round.list("cells", MOST_CELLS)) {
             CellReading reading = reading(cell);
-            if (readings.stream().anyMatch(r -> r.cell() == reading.cell())) {
+            if (read.get(reading.cell())) {
                 throw cell.bad("cell", "each cell once in a round");
             }
+            read.set(reading.cell());
             readings.add(reading);
         }
         readings.sort(Comparator.comparing(CellReading::cell));

@@ -6,6 +6,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.form.PlainTime;
 import org.springframework.http.HttpStatus;
@@ -17,30 +18,32 @@ final class Members {
     private static final int LONGEST = 400;
 
     private final JsonNode node;
-    private final String path;
+    /** Put together only where something is wrong: a call may hold ten thousand objects. */
+    private final Supplier<String> path;
 
-    private Members(JsonNode node, String path) {
+    private Members(JsonNode node, Supplier<String> path) {
         this.node = node;
         this.path = path;
     }
 
     static Members of(JsonNode body) {
-        return new Members(object(body, ""), "");
+        return of(body, () -> "");
     }
 
-    private static JsonNode object(JsonNode node, String path) {
+    private static Members of(JsonNode node, Supplier<String> path) {
         if (!node.isObject()) {
-            throw bad(path, node, "a JSON object");
+            throw bad(path.get(), node, "a JSON object");
         }
-        return node;
+        return new Members(node, path);
     }
 
     Members object(String name) {
-        return new Members(object(node.path(name), at(name)), at(name));
+        return of(node.path(name), () -> at(name));
     }
 
     boolean has(String name) {
-        return !node.path(name).isMissingNode() && !node.path(name).isNull();
+        JsonNode value = node.path(name);
+        return !value.isMissingNode() && !value.isNull();
     }
 
     /** @return the objects of an array, none where it is missing */
@@ -58,10 +61,10 @@ final class Members {
                     at(name),
                     at(name) + " holds " + array.size() + " elements, allowed are " + most + ".");
         }
-        List<Members> members = new ArrayList<>();
+        List<Members> members = new ArrayList<>(array.size());
         for (int i = 0; i < array.size(); i++) {
-            String element = at(name) + "[" + i + "]";
-            members.add(new Members(object(array.get(i), element), element));
+            int index = i;
+            members.add(of(array.get(i), () -> at(name) + "[" + index + "]"));
         }
         return members;
     }
@@ -164,7 +167,8 @@ final class Members {
     }
 
     private String at(String name) {
-        return path.isEmpty() ? name : path + "." + name;
+        String parent = path.get();
+        return parent.isEmpty() ? name : parent + "." + name;
     }
 
     private static ApiProblem bad(String at, JsonNode value, String allowed) {

@@ -39,7 +39,7 @@ public final class Scatter {
     static Scatter of(List<DatedGravities> soundPast) {
         List<DatedGravities> recent =
                 soundPast.subList(Math.max(0, soundPast.size() - ROUNDS_FOR_SCATTER), soundPast.size());
-        double[] changes = changes(recent);
+        int[] changes = changes(recent);
         double deviation = changes.length == 0 ? LEAST_TENTHS : Robust.deviation(changes);
         double hops = Math.max(LEAST_TENTHS, deviation);
         return new Scatter(recent, Math.max(hops, ROUNDING * division(recent, hops / ROUNDING)));
@@ -75,14 +75,14 @@ public final class Scatter {
     }
 
     /** How each reading of a cell lies against the last one before it, which need not be of the round before. */
-    private static double[] changes(List<DatedGravities> recent) {
+    private static int[] changes(List<DatedGravities> recent) {
         int cells = recent.stream()
                 .mapToInt(dated -> dated.gravities().highestNumber())
                 .max()
                 .orElse(0);
         int[] places = new int[cells + 1];
         boolean[] known = new boolean[cells + 1];
-        double[] changes = new double
+        int[] changes = new int
                 [recent.stream().mapToInt(dated -> dated.gravities().count()).sum()];
         int next = 0;
         for (DatedGravities dated : recent) {

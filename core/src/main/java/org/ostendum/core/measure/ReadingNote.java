@@ -10,7 +10,12 @@ import org.jspecify.annotations.Nullable;
  * @param colour the look they tell, null for none
  */
 public record ReadingNote(String text, @Nullable Colour colour) {
+    private static final ReadingNote NONE = new ReadingNote("", null);
+
     public static ReadingNote of(String text) {
+        if (text.isEmpty()) {
+            return NONE;
+        }
         String plain = text.toLowerCase(Locale.ROOT);
         for (Colour colour : Colour.values()) {
             String word = colour.name().toLowerCase(Locale.ROOT);

@@ -4,8 +4,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Objects;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.rulebook.RuleKey;
@@ -28,10 +26,12 @@ public final class Reliability {
         if (stillGassing(round, chargeEnded, rules.duration(RuleKey.GASSING_WAIT))) {
             doubts.add(Doubt.GASSING);
         }
-        if (temperatures(round).anyMatch(t -> t.compareTo(rules.celsius(RuleKey.TEMPERATURE_LEAST)) < 0)) {
+        Celsius coldest = round.coldest();
+        if (coldest != null && coldest.compareTo(rules.celsius(RuleKey.TEMPERATURE_LEAST)) < 0) {
             doubts.add(Doubt.TOO_COLD);
         }
-        if (temperatures(round).anyMatch(t -> t.compareTo(rules.celsius(RuleKey.TEMPERATURE_MOST)) > 0)) {
+        Celsius warmest = round.warmest();
+        if (warmest != null && warmest.compareTo(rules.celsius(RuleKey.TEMPERATURE_MOST)) > 0) {
             doubts.add(Doubt.TOO_HOT);
         }
         return doubts;
@@ -39,12 +39,5 @@ public final class Reliability {
 
     private static boolean stillGassing(Round round, @Nullable Instant ended, Duration wait) {
         return ended != null && Duration.between(ended, round.takenAt()).compareTo(wait) < 0;
-    }
-
-    private static Stream<Celsius> temperatures(Round round) {
-        return Stream.concat(
-                        Stream.ofNullable(round.temperature()),
-                        round.readings().stream().map(CellReading::temperature))
-                .filter(Objects::nonNull);
     }
 }

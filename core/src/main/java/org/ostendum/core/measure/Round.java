@@ -29,6 +29,27 @@ public record Round(Instant takenAt, RoundState state, @Nullable Celsius tempera
         return reading.temperature() != null ? reading.temperature() : temperature;
     }
 
+    /** @return the highest temperature in it, of the round or of a cell; null where none was taken */
+    public @Nullable Celsius warmest() {
+        return furthest(1);
+    }
+
+    /** @return the lowest temperature in it, of the round or of a cell; null where none was taken */
+    public @Nullable Celsius coldest() {
+        return furthest(-1);
+    }
+
+    private @Nullable Celsius furthest(int way) {
+        Celsius furthest = temperature;
+        for (CellReading reading : readings) {
+            Celsius read = reading.temperature();
+            if (read != null && (furthest == null || way * read.compareTo(furthest) > 0)) {
+                furthest = read;
+            }
+        }
+        return furthest;
+    }
+
     public long cellsRead() {
         return readings.stream().filter(CellReading::isRead).count();
     }

@@ -2,13 +2,9 @@ package org.ostendum.core.state;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.List;
-import java.util.Objects;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.judge.Gravities;
 import org.ostendum.core.judge.PastRound;
-import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.Doubt;
 import org.ostendum.core.measure.Reliability;
 import org.ostendum.core.measure.Round;
@@ -42,7 +38,7 @@ final class RoundFold {
         Gravities gravities = past.gravities(sheet.rules().temperatureCorrection());
         now = now.with(now.water().afterLooking(round, sheet));
         now = now.with(now.care().afterRound(round, lowest(gravities, past)));
-        Celsius warmest = warmest(round);
+        Celsius warmest = round.warmest();
         if (warmest != null) {
             now = now.with(now.condition().with(new Heat(warmest, round.takenAt())));
         }
@@ -74,14 +70,5 @@ final class RoundFold {
         return unlogged && longAfter && round.state().isFull()
                 ? before.with(before.water().mixedByUnlogged())
                 : before;
-    }
-
-    private static @Nullable Celsius warmest(Round round) {
-        List<Celsius> all = Stream.concat(
-                        Stream.ofNullable(round.temperature()),
-                        round.readings().stream().map(CellReading::temperature))
-                .filter(Objects::nonNull)
-                .toList();
-        return all.stream().max(Celsius::compareTo).orElse(null);
     }
 }

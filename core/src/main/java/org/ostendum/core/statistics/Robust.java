@@ -1,9 +1,14 @@
 package org.ostendum.core.statistics;
 
+import java.util.Arrays;
+
 /** Statistics that one bad reading cannot move. */
 public final class Robust {
     /** Makes the median absolute deviation estimate the standard deviation of normal noise. */
     private static final double MAD_TO_DEVIATION = 1.4826;
+
+    /** Beyond so many different values counting takes longer than sorting. */
+    private static final int CLOSE = 2000;
 
     private Robust() {}
 
@@ -66,6 +71,24 @@ public final class Robust {
             highest = Math.max(highest, values[i]);
         }
         return highest;
+    }
+
+    /**
+     * The same as {@link #deviation(double[])} of whole numbers, some times quicker where they lie close together.
+     *
+     * @param values at least one
+     */
+    public static double deviation(int[] values) {
+        int lowest = Integer.MAX_VALUE;
+        int highest = Integer.MIN_VALUE;
+        for (int value : values) {
+            lowest = Math.min(lowest, value);
+            highest = Math.max(highest, value);
+        }
+        boolean close = values.length > 0 && (long) highest - lowest <= CLOSE;
+        return close
+                ? MAD_TO_DEVIATION * (Counted.of(values, lowest, highest).fourTimesDistance() / 4.0)
+                : deviation(Arrays.stream(values).asDoubleStream().toArray());
     }
 
     /** Standard deviation by the median absolute deviation from the median. */

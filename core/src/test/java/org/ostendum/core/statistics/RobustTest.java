@@ -30,8 +30,17 @@ class RobustTest {
                 .isEqualTo(Robust.deviation(new double[] {10, 11, 12, 13, 14}));
     }
 
+    @Property
+    void wholeNumbersScatterAsAnyOthers(
+            @ForAll @Size(min = 1, max = 60) @IntRange(min = -1200, max = 1200) int[] whole) {
+        assertThat(Robust.deviation(whole))
+                .isEqualTo(
+                        Robust.deviation(Arrays.stream(whole).asDoubleStream().toArray()));
+    }
+
     @Test
     void nothingHasNoMedian() {
         assertThatThrownBy(() -> Robust.median(new double[0])).hasMessageContaining("nothing");
+        assertThatThrownBy(() -> Robust.deviation(new int[0])).hasMessageContaining("nothing");
     }
 }

@@ -2,6 +2,7 @@ package org.ostendum.core.judge.question;
 
 import java.time.Duration;
 import java.util.Arrays;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -86,9 +87,16 @@ final class FullCourse {
      * @return whether they came down by so much in one step, long enough ago, and have stayed there
      */
     boolean cameDownAtOnce(double least) {
-        return shape().favour() >= STEP_FAVOURED
+        // No step is higher than the readings lie apart.
+        return range() >= least
+                && shape().favour() >= STEP_FAVOURED
                 && shape().drop() >= least
                 && day(rounds.size() - 1) - shape().stepped() >= STANDS;
+    }
+
+    private double range() {
+        DoubleSummaryStatistics all = Arrays.stream(medians).summaryStatistics();
+        return all.getMax() - all.getMin();
     }
 
     /** @return tenths of the step that fits best */

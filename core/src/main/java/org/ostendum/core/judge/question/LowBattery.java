@@ -125,7 +125,7 @@ final class LowBattery {
     /** Unless equalising brings it back to where it was: then it is the layers that grow. */
     private boolean isGoingOn() {
         boolean comesBack = equalised.isLong() && equalised.fallen() < FALL_WITH * ordinary.fallen();
-        return ordinary.fallsOn() && ordinary.fallen() >= limit() && !comesBack;
+        return ordinary.fallen() >= limit() && !comesBack && ordinary.fallsOn();
     }
 
     /** @return tenths; what is less may be chance */
