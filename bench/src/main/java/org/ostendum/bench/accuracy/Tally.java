@@ -105,7 +105,7 @@ final class Tally {
     private void countFault(Trial trial, Fault fault) {
         FindingCode code = Truth.code(fault, trial.member);
         int seen = Truth.seenFrom(fault, trial.member, trial.life);
-        if (code == null || seen < 0) {
+        if (code == null || seen < 0 || Truth.isThereAlready(fault, trial.member)) {
             return;
         }
         int seenDay = trial.life.truths().get(seen).day();

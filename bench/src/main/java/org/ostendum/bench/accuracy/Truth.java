@@ -99,6 +99,13 @@ final class Truth {
         return fault instanceof Fault.DryingCell f ? f.cell() : 0;
     }
 
+    /** @return whether the same was there before, by another fault that is called alike: what stands is not called a second time */
+    static boolean isThereAlready(Fault fault, Population.Member member) {
+        return member.faults().stream()
+                .filter(other -> other.fromDay() < fault.fromDay() && until(other, member) >= fault.fromDay())
+                .anyMatch(other -> cell(other) == cell(fault) && code(other, member) == code(fault, member));
+    }
+
     /** @return the last day on which a fault is still in the battery */
     static int until(Fault fault, Population.Member member) {
         int cell = cell(fault);

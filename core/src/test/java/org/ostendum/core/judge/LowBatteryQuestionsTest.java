@@ -131,6 +131,27 @@ class LowBatteryQuestionsTest {
         assertThat(judge().findings()).extracting(Finding::code).containsExactly(FindingCode.BATTERY_STRATIFIED);
     }
 
+    /**
+     * Sulfate of a simulated life, mostly read after equalising (E): in its few ordinary rounds (F) alone it looks like a step, in all of
+     * them together it goes on.
+     */
+    @Test
+    void whatFallsInOrdinaryAndInEqualisedRoundsAlikeIsNoStep() {
+        returns(1.12);
+        String days =
+                "203E1276 225E1280 247E1276 270F1271 291E1276 312F1271 336E1277 357F1271 381F1277 402E1276 425F1266 448F1274 "
+                        + "473F1271 491E1273 518F1269 535E1269 560F1261 581F1261 602E1268 624E1261 646E1258 672F1260";
+        for (String day : days.split(" ")) {
+            String[] parts = day.split("[EF]");
+            boolean after = day.contains("E");
+            read(
+                    672 - Integer.parseInt(parts[0]),
+                    after ? RoundState.AFTER_EQUALISE : RoundState.FULL_CHARGE,
+                    Integer.parseInt(parts[1]));
+        }
+        assertThat(found(judge(), FindingCode.BATTERY_STRATIFIED)).isEmpty();
+    }
+
     /** Every other fortnight's round follows an equalising charge. */
     private void fortnights(int ordinary, int equalised, int rounds) {
         for (int i = rounds; i >= 0; i--) {

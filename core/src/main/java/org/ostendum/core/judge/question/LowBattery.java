@@ -37,8 +37,6 @@ final class LowBattery {
     private static final double DROP = 3;
 
     private static final int LEAST_EQUALISED = 2;
-    /** Where equalised rounds have fallen by so much of what ordinary ones have, mixing does not bring them back. */
-    private static final double FALL_WITH = 0.5;
 
     private static final Duration EQUALISED_OF_LATE = Duration.ofDays(120);
 
@@ -49,6 +47,7 @@ final class LowBattery {
     private final FullCourse ordinary;
     private final FullCourse equalised;
     private final LiftByEqualising lift;
+    private final Decline decline;
     private final OptionalDouble returned;
     private final Cause cause;
 
@@ -57,6 +56,7 @@ final class LowBattery {
         this.ordinary = FullCourse.of(battery, RoundState.FULL_CHARGE);
         this.equalised = FullCourse.of(battery, RoundState.AFTER_EQUALISE);
         this.lift = new LiftByEqualising(battery, ordinary, equalised);
+        this.decline = new Decline(battery);
         this.returned = returned(battery);
         this.cause = findCause();
     }
@@ -104,7 +104,7 @@ final class LowBattery {
         if (told == Cause.UNKNOWN && isGrowing()) {
             return Cause.GROWING;
         }
-        if (told == Cause.UNDERCHARGED || !ordinary.cameDownAtOnce(limit())) {
+        if (told == Cause.UNDERCHARGED || !decline.cameAtOnce(limit())) {
             return told;
         }
         return returned.isPresent() ? Cause.STRATIFIED : Cause.UNDERCHARGED;
@@ -114,7 +114,7 @@ final class LowBattery {
     private boolean isGrowing() {
         return returned.isPresent()
                 && isGoingOn()
-                && ordinary.surelyFallsOn()
+                && decline.surelyGoesOn()
                 && ordinary.fallen() >= FALL_TOLD
                 && battery.events()
                                 .between(Equalised.class, battery.now().minus(EQUALISED_OF_LATE), battery.now())
@@ -122,10 +122,8 @@ final class LowBattery {
                         >= LEAST_EQUALISED;
     }
 
-    /** Unless equalising brings it back to where it was: then it is the layers that grow. */
     private boolean isGoingOn() {
-        boolean comesBack = equalised.isLong() && equalised.fallen() < FALL_WITH * ordinary.fallen();
-        return ordinary.fallen() >= limit() && !comesBack && ordinary.fallsOn();
+        return ordinary.fallen() >= limit() && decline.goesOn();
     }
 
     /** @return tenths; what is less may be chance */
@@ -180,7 +178,7 @@ final class LowBattery {
         }
         // A charger that stops too soon is no more made good by an equalising charge than sulfate; but sulfate goes on
         // growing.
-        return returned.isPresent() || ordinary.fallsOn() ? Cause.SULFATED : Cause.UNLIFTED;
+        return returned.isPresent() || decline.goesOn() ? Cause.SULFATED : Cause.UNLIFTED;
     }
 
     /**
@@ -240,7 +238,7 @@ final class LowBattery {
 
     /** @return tenths by which ordinary rounds came down in one step, to stay; empty where they did not */
     OptionalDouble step() {
-        return ordinary.cameDownAtOnce(limit()) ? OptionalDouble.of(ordinary.step()) : OptionalDouble.empty();
+        return decline.cameAtOnce(limit()) ? OptionalDouble.of(decline.step()) : OptionalDouble.empty();
     }
 
     /** @return whether an equalising charge surely lifts the readings */
