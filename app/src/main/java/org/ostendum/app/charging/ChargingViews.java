@@ -19,12 +19,14 @@ import org.ostendum.app.draw.GasDrawing;
 import org.ostendum.app.draw.GasPlotter;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.inventory.Rooms;
 import org.ostendum.app.ledger.RecentCharges;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.change.RestOrder;
 import org.ostendum.core.equalise.EqualiseProposal;
 import org.ostendum.core.gas.GasBudget;
+import org.ostendum.core.room.RoomPlan;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rulebook;
 import org.ostendum.core.state.BatteryState;
@@ -39,6 +41,7 @@ class ChargingViews {
 
     private final Batteries batteries;
     private final BatteryStates batteryStates;
+    private final Rooms rooms;
     private final RunningCharges runningCharges;
     private final RoomGas gas;
     private final RecentCharges recentCharges;
@@ -47,12 +50,14 @@ class ChargingViews {
     ChargingViews(
             Batteries batteries,
             BatteryStates batteryStates,
+            Rooms rooms,
             RunningCharges runningCharges,
             RoomGas gas,
             RecentCharges recentCharges,
             ZoneId zone) {
         this.batteries = batteries;
         this.batteryStates = batteryStates;
+        this.rooms = rooms;
         this.runningCharges = runningCharges;
         this.gas = gas;
         this.recentCharges = recentCharges;
@@ -67,9 +72,10 @@ class ChargingViews {
         List<Line> lines = lines();
         Map<Long, BatteryState> states = new HashMap<>();
         lines.forEach(line -> states.put(line.battery().id(), line.state()));
+        List<RoomPlan> plans = rooms.ofChargers();
         List<Running> running =
-                runningCharges.now(lines.stream().map(Line::battery).toList(), states);
-        RoomGas.@Nullable Ahead ahead = gas.worst(running, fanOff);
+                runningCharges.now(lines.stream().map(Line::battery).toList(), states, plans);
+        RoomGas.@Nullable Ahead ahead = gas.worst(plans, running, fanOff);
         double alarm = percent(RuleKey.HYDROGEN_ALARM);
         return new ChargingView(
                 running, cooling(lines), ready(lines), equalise(lines), ahead == null ? null : air(ahead, alarm), (int)

@@ -8,7 +8,6 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.charging.ChargingView.Running;
 import org.ostendum.app.device.DeviceStatuses;
-import org.ostendum.app.inventory.Rooms;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.charge.ChargeSums;
@@ -29,12 +28,10 @@ class RoomGas {
 
     private static final Celsius ROOM = Celsius.of(20);
 
-    private final Rooms rooms;
     private final DeviceStatuses statuses;
     private final BatteryStates batteryStates;
 
-    RoomGas(Rooms rooms, DeviceStatuses statuses, BatteryStates batteryStates) {
-        this.rooms = rooms;
+    RoomGas(DeviceStatuses statuses, BatteryStates batteryStates) {
         this.statuses = statuses;
         this.batteryStates = batteryStates;
     }
@@ -62,12 +59,13 @@ class RoomGas {
     }
 
     /**
+     * @param plans rooms with their chargers
      * @param fanOff whether it is to be foreseen without the fan
      * @return the room in which most hydrogen is to be expected; null for a site without rooms
      */
     @Nullable
-    Ahead worst(List<Running> running, boolean fanOff) {
-        return rooms.ofChargers().stream()
+    Ahead worst(List<RoomPlan> plans, List<Running> running, boolean fanOff) {
+        return plans.stream()
                 .map(room -> foreseen(room, sources(room, running), fanOff))
                 .max(Comparator.comparing(Ahead::most))
                 .orElse(null);

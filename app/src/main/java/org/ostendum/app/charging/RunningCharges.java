@@ -70,10 +70,15 @@ class RunningCharges {
 
     /** The same of batteries and states at hand. */
     List<Running> now(Collection<Battery> all, Map<Long, BatteryState> states) {
+        return now(all, states, rooms.ofChargers());
+    }
+
+    /** The same with the rooms and their chargers at hand. */
+    List<Running> now(Collection<Battery> all, Map<Long, BatteryState> states, Collection<RoomPlan> plans) {
         Map<Long, ChargeRun> open = new HashMap<>();
         runs.open().forEach(run -> open.put(run.batteryId(), run));
         Map<Long, RoomPlan.Charger> bySlot = new HashMap<>();
-        rooms.ofChargers().stream().flatMap(RoomPlan::slots).forEach(slot -> {
+        plans.stream().flatMap(RoomPlan::slots).forEach(slot -> {
             RoomPlan.Charger charger = slot.charger();
             if (charger != null) {
                 bySlot.put(slot.id(), charger);

@@ -1,6 +1,5 @@
 package org.ostendum.app.watering;
 
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -43,9 +42,6 @@ class WateringController {
     /** Typed for "filled to its mark", where nothing meters it. */
     private static final String TO_MARK = "m";
 
-    private static final Duration MONTH = Duration.ofDays(30);
-    private static final Duration YEAR = Duration.ofDays(365);
-
     private final WateringViews views;
     private final BatteryRecord batteryRecord;
 
@@ -75,8 +71,9 @@ class WateringController {
         page.addAttribute("form", form);
         page.addAttribute("faults", form.faults());
         page.addAttribute("quality", views.quality());
-        page.addAttribute("month", views.total(MONTH));
-        page.addAttribute("year", views.total(YEAR));
+        WateringViews.Totals totals = views.totals();
+        page.addAttribute("month", totals.month());
+        page.addAttribute("year", totals.year());
         page.addAttribute("metered", views.metered().isPresent());
         page.addAttribute("unit", Measures.of(words.person()).unit("ml"));
         page.addAttribute("measures", Measures.of(words.person()));

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -20,6 +21,7 @@ import org.ostendum.app.inventory.Rooms;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.device.CartStatus;
+import org.ostendum.core.event.EventLog;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.next.NextThing;
 import org.ostendum.core.next.NextThings;
@@ -34,6 +36,8 @@ import org.springframework.stereotype.Service;
 /** Works out for each battery when it wants water, whether it may have it now, and how much it will take. */
 @Service
 class WateringViews {
+    private static final Duration MONTH = Duration.ofDays(30);
+    private static final Duration YEAR = Duration.ofDays(365);
 
     private final Batteries batteries;
     private final BatteryStates batteryStates;
@@ -184,11 +188,18 @@ class WateringViews {
     /** What was poured over a time, and what it cost. */
     record Total(double litres, double cost) {}
 
-    Total total(Duration back) {
+    /** What was poured over the last times, the longest of which is looked up. */
+    record Totals(Total month, Total year) {}
+
+    Totals totals() {
         Instant now = batteryStates.instant();
-        double millilitres = ledger.waterings(now.minus(back)).values().stream()
-                .mapToDouble(log -> log.poured(Instant.MIN, now))
-                .sum();
+        Collection<EventLog> poured = ledger.waterings(now.minus(YEAR)).values();
+        return new Totals(total(poured, now.minus(MONTH), now), total(poured, now.minus(YEAR), now));
+    }
+
+    private Total total(Collection<EventLog> logs, Instant from, Instant now) {
+        double millilitres =
+                logs.stream().mapToDouble(log -> log.poured(from, now)).sum();
         double price = batteryStates.rulesFor(null).number(RuleKey.WATER_PRICE);
         return new Total(millilitres / 1000, millilitres / 1000 * price / 100);
     }

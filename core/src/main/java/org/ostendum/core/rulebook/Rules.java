@@ -74,7 +74,7 @@ public final class Rules {
     }
 
     public Celsius celsius(RuleKey key) {
-        return Celsius.of(in(key, Unit.CELSIUS).value());
+        return new Celsius(in(key, Unit.CELSIUS).tenths());
     }
 
     public int count(RuleKey key) {
