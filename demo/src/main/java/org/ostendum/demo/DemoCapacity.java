@@ -18,7 +18,7 @@ import org.ostendum.core.capacity.TestRow;
 import org.ostendum.core.capacity.TestSheet;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.state.BatteryState;
-import org.ostendum.core.state.Stage;
+import org.ostendum.core.state.fact.Stage;
 import org.ostendum.sim.RoomBattery;
 import org.springframework.stereotype.Component;
 

@@ -26,7 +26,7 @@ import org.ostendum.core.judge.Verdict;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.state.BatteryFold;
-import org.ostendum.core.state.Sheet;
+import org.ostendum.core.state.fact.Sheet;
 
 /** Whole lives laid before the judge, round by round, with what stands on record and nothing else. */
 class JudgeOfLivesTest {

@@ -16,9 +16,9 @@ import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.state.BatteryFold;
 import org.ostendum.core.state.BatteryState;
 import org.ostendum.core.state.Contradictions;
-import org.ostendum.core.state.Sheet;
 import org.ostendum.core.state.Surroundings;
 import org.ostendum.core.state.Told;
+import org.ostendum.core.state.fact.Sheet;
 
 /** What is said of simulated lives never contradicts itself. */
 class StateOfLivesTest {

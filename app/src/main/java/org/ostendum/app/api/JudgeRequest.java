@@ -34,8 +34,8 @@ import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.state.BatteryFold;
 import org.ostendum.core.state.BatteryState;
-import org.ostendum.core.state.Sheet;
 import org.ostendum.core.state.Surroundings;
+import org.ostendum.core.state.fact.Sheet;
 import org.springframework.http.HttpStatus;
 import tools.jackson.databind.JsonNode;
 

@@ -14,12 +14,12 @@ import org.ostendum.core.judge.Message;
 import org.ostendum.core.next.NextThing;
 import org.ostendum.core.next.NextThings;
 import org.ostendum.core.state.BatteryState;
-import org.ostendum.core.state.CellLevel;
-import org.ostendum.core.state.ChargeRange;
-import org.ostendum.core.state.Heat;
-import org.ostendum.core.state.OnCharge;
-import org.ostendum.core.state.OpenDefect;
 import org.ostendum.core.state.StandingFinding;
+import org.ostendum.core.state.fact.CellLevel;
+import org.ostendum.core.state.fact.ChargeRange;
+import org.ostendum.core.state.fact.Heat;
+import org.ostendum.core.state.fact.OnCharge;
+import org.ostendum.core.state.fact.OpenDefect;
 
 /** A battery's state as programs read it; members are a contract. What nobody knows is {@code unknown} or null. */
 record StateAnswer(

@@ -6,10 +6,10 @@ import java.util.List;
 import java.util.stream.Collectors;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.state.BatteryState;
-import org.ostendum.core.state.ChargeRange;
-import org.ostendum.core.state.Full;
-import org.ostendum.core.state.Heat;
-import org.ostendum.core.state.Stage;
+import org.ostendum.core.state.fact.ChargeRange;
+import org.ostendum.core.state.fact.Full;
+import org.ostendum.core.state.fact.Heat;
+import org.ostendum.core.state.fact.Stage;
 
 /** What is known of a battery now, in a few sentences, each with its evidence and its age. */
 final class StateWords {

@@ -27,7 +27,7 @@ import org.ostendum.core.capacity.TestSheet;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.quantity.Celsius;
-import org.ostendum.core.state.Heat;
+import org.ostendum.core.state.fact.Heat;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;

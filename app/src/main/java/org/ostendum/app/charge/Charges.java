@@ -11,7 +11,7 @@ import org.ostendum.app.state.Written;
 import org.ostendum.core.equalise.LowCurrent;
 import org.ostendum.core.event.ChargeKind;
 import org.ostendum.core.state.BatteryState;
-import org.ostendum.core.state.OnCharge;
+import org.ostendum.core.state.fact.OnCharge;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;

@@ -24,7 +24,7 @@ import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.state.BatteryState;
-import org.ostendum.core.state.OnCharge;
+import org.ostendum.core.state.fact.OnCharge;
 import org.springframework.stereotype.Service;
 
 /** One charge as it has gone so far, and what speaks for its end. */

@@ -30,7 +30,7 @@ import org.ostendum.core.room.RoomPlan;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rulebook;
 import org.ostendum.core.state.BatteryState;
-import org.ostendum.core.state.Heat;
+import org.ostendum.core.state.fact.Heat;
 import org.springframework.stereotype.Service;
 
 /** Puts together what charges, cools and is ready, and what the room's air will hold. */

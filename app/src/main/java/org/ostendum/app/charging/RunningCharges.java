@@ -31,7 +31,7 @@ import org.ostendum.core.room.RoomPlan;
 import org.ostendum.core.rulebook.Rulebook;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.state.BatteryState;
-import org.ostendum.core.state.OnCharge;
+import org.ostendum.core.state.fact.OnCharge;
 import org.springframework.stereotype.Service;
 
 /** What charges now, by the state of each battery, with what its charger and its devices say of it. */

@@ -18,7 +18,7 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.core.defect.DefectKind;
 import org.ostendum.core.event.BatteryEvent;
-import org.ostendum.core.state.OpenDefect;
+import org.ostendum.core.state.fact.OpenDefect;
 import org.springframework.stereotype.Repository;
 
 /** What was found wrong with batteries and machines, until somebody has put it right. */

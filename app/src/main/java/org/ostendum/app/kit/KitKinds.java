@@ -7,7 +7,7 @@ import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.state.BatteryState;
-import org.ostendum.core.state.KitFacts;
+import org.ostendum.core.state.fact.KitFacts;
 import org.springframework.stereotype.Component;
 
 /** Which injectors the kits of a model have: those of the batteries of that model that have a kit, the newest first. */

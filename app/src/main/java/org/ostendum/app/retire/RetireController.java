@@ -12,7 +12,7 @@ import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.state.BatteryState;
-import org.ostendum.core.state.Stage;
+import org.ostendum.core.state.fact.Stage;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;

@@ -15,7 +15,7 @@ import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.state.BatteryState;
-import org.ostendum.core.state.Stage;
+import org.ostendum.core.state.fact.Stage;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;

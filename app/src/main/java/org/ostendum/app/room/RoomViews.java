@@ -25,7 +25,7 @@ import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.safety.StationState;
 import org.ostendum.core.state.BatteryState;
 import org.ostendum.core.state.BatteryState.Phase;
-import org.ostendum.core.state.Stage;
+import org.ostendum.core.state.fact.Stage;
 import org.springframework.stereotype.Service;
 
 /** Puts together what a room's page shows: the plan with every battery's state, and the next things with their reasons. */

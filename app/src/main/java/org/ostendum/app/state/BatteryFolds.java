@@ -16,9 +16,9 @@ import org.ostendum.core.history.CellPasts;
 import org.ostendum.core.judge.PastRound;
 import org.ostendum.core.rulebook.Rulebook;
 import org.ostendum.core.state.BatteryFold;
-import org.ostendum.core.state.Sheet;
 import org.ostendum.core.state.Snapshot;
 import org.ostendum.core.state.Surroundings;
+import org.ostendum.core.state.fact.Sheet;
 import org.springframework.stereotype.Component;
 
 /** Folds batteries from what is on record: on from where the last fold stood, or from the beginning. */

@@ -23,8 +23,8 @@ import org.ostendum.core.rulebook.Rulebook;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.state.BatteryFold;
 import org.ostendum.core.state.BatteryState;
-import org.ostendum.core.state.OpenDefect;
 import org.ostendum.core.state.Surroundings;
+import org.ostendum.core.state.fact.OpenDefect;
 import org.springframework.stereotype.Service;
 
 /** The one state of each battery, which every screen, gate, list and program asks. */

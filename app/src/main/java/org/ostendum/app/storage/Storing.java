@@ -31,7 +31,7 @@ import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.state.BatteryState;
-import org.ostendum.core.state.Stage;
+import org.ostendum.core.state.fact.Stage;
 import org.ostendum.core.storage.Climate;
 import org.ostendum.core.storage.LearnedLoss;
 import org.ostendum.core.storage.Outlook;

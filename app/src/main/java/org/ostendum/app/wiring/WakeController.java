@@ -15,7 +15,7 @@ import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.recover.GoodBeside;
 import org.ostendum.core.recover.WakeGroups;
 import org.ostendum.core.state.BatteryState;
-import org.ostendum.core.state.Stage;
+import org.ostendum.core.state.fact.Stage;
 import org.ostendum.core.wiring.Pack;
 import org.ostendum.core.wiring.Tap;
 import org.ostendum.core.wiring.Wiring;

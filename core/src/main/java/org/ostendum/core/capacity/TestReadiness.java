@@ -8,8 +8,8 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.core.measure.Answer;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.state.BatteryState;
-import org.ostendum.core.state.Heat;
-import org.ostendum.core.state.Stage;
+import org.ostendum.core.state.fact.Heat;
+import org.ostendum.core.state.fact.Stage;
 
 /** Whether a battery is ready for a discharge test, asked of its one state. Source: IEC 60254-1. */
 public final class TestReadiness {

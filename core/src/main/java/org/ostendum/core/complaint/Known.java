@@ -6,8 +6,8 @@ import org.ostendum.core.complaint.Look.Outcome;
 import org.ostendum.core.defect.DefectKind;
 import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.state.BatteryState;
-import org.ostendum.core.state.OpenDefect;
 import org.ostendum.core.state.StandingFinding;
+import org.ostendum.core.state.fact.OpenDefect;
 
 /** What the battery's state says already: nobody goes and looks at what is on record. */
 public final class Known {

@@ -17,7 +17,7 @@ import org.ostendum.core.judge.BatteryCourse;
 import org.ostendum.core.judge.Gravities;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.quantity.CorrectedGravity;
-import org.ostendum.core.state.Sheet;
+import org.ostendum.core.state.fact.Sheet;
 
 /** Follows every cell of a battery through its events. Each position had its first cell from the beginning. */
 public final class CellPasts {

@@ -15,15 +15,15 @@ import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.state.BatteryState;
-import org.ostendum.core.state.ChargeRange;
 import org.ostendum.core.state.FindingLife;
-import org.ostendum.core.state.Heat;
-import org.ostendum.core.state.OpenDefect;
-import org.ostendum.core.state.Renewal;
-import org.ostendum.core.state.Stage;
 import org.ostendum.core.state.StandingFinding;
 import org.ostendum.core.state.StuckInjectors;
 import org.ostendum.core.state.WaterDue;
+import org.ostendum.core.state.fact.ChargeRange;
+import org.ostendum.core.state.fact.Heat;
+import org.ostendum.core.state.fact.OpenDefect;
+import org.ostendum.core.state.fact.Renewal;
+import org.ostendum.core.state.fact.Stage;
 
 /**
  * Works out what a battery needs next, from its state alone. What stands in the way of something else comes first, and what

@@ -10,8 +10,8 @@ import org.ostendum.core.measure.Answer;
 import org.ostendum.core.procedure.Situation.Subject;
 import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.state.BatteryState;
-import org.ostendum.core.state.OpenDefect;
-import org.ostendum.core.state.Stage;
+import org.ostendum.core.state.fact.OpenDefect;
+import org.ostendum.core.state.fact.Stage;
 
 /** Gates on what a battery is like, whatever is to be done with it. */
 final class BatteryGates {

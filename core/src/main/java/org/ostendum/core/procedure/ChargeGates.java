@@ -12,9 +12,9 @@ import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.state.BatteryState;
-import org.ostendum.core.state.ChargeRange;
-import org.ostendum.core.state.Heat;
-import org.ostendum.core.state.OnCharge;
+import org.ostendum.core.state.fact.ChargeRange;
+import org.ostendum.core.state.fact.Heat;
+import org.ostendum.core.state.fact.OnCharge;
 
 /** Gates on a battery's charge, warmth and water: what the order of work, charge, cooling, readings and water asks for. */
 final class ChargeGates {

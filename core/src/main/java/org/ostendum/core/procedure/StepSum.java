@@ -16,8 +16,8 @@ import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.quantity.Litres;
 import org.ostendum.core.quantity.Millilitres;
 import org.ostendum.core.state.BatteryState;
-import org.ostendum.core.state.CellLevel;
 import org.ostendum.core.state.CellWater;
+import org.ostendum.core.state.fact.CellLevel;
 
 /** What a step works out by itself, from the battery's state and from what was measured earlier in the job. */
 public enum StepSum {

@@ -17,6 +17,8 @@ import org.ostendum.core.judge.Judge;
 import org.ostendum.core.judge.PastRound;
 import org.ostendum.core.judge.Verdict;
 import org.ostendum.core.measure.Round;
+import org.ostendum.core.state.fact.Facts;
+import org.ostendum.core.state.fact.Sheet;
 
 /**
  * Folds a battery's events into its state, one after the other in the order of time. The only place where events are looked at

@@ -27,6 +27,22 @@ import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.rulebook.Severity;
+import org.ostendum.core.state.fact.Care;
+import org.ostendum.core.state.fact.CellLevel;
+import org.ostendum.core.state.fact.ChargeFacts;
+import org.ostendum.core.state.fact.ChargeRange;
+import org.ostendum.core.state.fact.Facts;
+import org.ostendum.core.state.fact.Full;
+import org.ostendum.core.state.fact.Heat;
+import org.ostendum.core.state.fact.KitFacts;
+import org.ostendum.core.state.fact.OnCharge;
+import org.ostendum.core.state.fact.OpenDefect;
+import org.ostendum.core.state.fact.Place;
+import org.ostendum.core.state.fact.Renewal;
+import org.ostendum.core.state.fact.Sheet;
+import org.ostendum.core.state.fact.Stage;
+import org.ostendum.core.state.fact.Tests;
+import org.ostendum.core.state.fact.WaterFacts;
 import org.ostendum.core.water.WaterForecast;
 
 /**

@@ -3,6 +3,7 @@ package org.ostendum.core.state;
 import java.util.Map;
 import java.util.TreeMap;
 import org.ostendum.core.battery.LevelMarks;
+import org.ostendum.core.state.fact.CellLevel;
 
 /** What single cells will take to their marks, where their levels are known. */
 public final class CellWater {

@@ -27,6 +27,8 @@ import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.rulebook.Severity;
+import org.ostendum.core.state.fact.Facts;
+import org.ostendum.core.state.fact.Sheet;
 
 /**
  * The findings about a battery and how far each has come. A round raises some, and refutes those that it could have shown and

@@ -10,6 +10,10 @@ import org.ostendum.core.measure.Reliability;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CorrectedGravity;
+import org.ostendum.core.state.fact.Facts;
+import org.ostendum.core.state.fact.GravityRead;
+import org.ostendum.core.state.fact.Heat;
+import org.ostendum.core.state.fact.Sheet;
 
 /** What a round does to the facts, and what they say of the round: whether its gravities can be relied on. */
 final class RoundFold {

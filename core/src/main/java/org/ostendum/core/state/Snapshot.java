@@ -4,6 +4,7 @@ import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.judge.BatteryCourse;
 import org.ostendum.core.judge.Verdict;
+import org.ostendum.core.state.fact.Facts;
 
 /**
  * Where a fold stands: enough to go on from it, and to say everything that is said of a battery.

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.quantity.Celsius;
+import org.ostendum.core.state.fact.OpenDefect;
 
 /**
  * What is known at this moment without being an event of the battery: what its tag and the room's sensor measure, what is wrong

@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.Duty;
 import org.ostendum.core.rulebook.RuleKey;
+import org.ostendum.core.state.fact.Stage;
 import org.ostendum.core.water.WaterForecast;
 
 /**

@@ -40,9 +40,9 @@ import org.ostendum.core.safety.StationCheck;
 import org.ostendum.core.safety.StationState;
 import org.ostendum.core.safety.Trained;
 import org.ostendum.core.safety.Training;
-import org.ostendum.core.state.OpenDefect;
 import org.ostendum.core.state.Surroundings;
 import org.ostendum.core.state.Told;
+import org.ostendum.core.state.fact.OpenDefect;
 
 class GatesTest {
     private static final Instant NOW = Told.NOW;

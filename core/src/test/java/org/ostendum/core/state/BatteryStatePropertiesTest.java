@@ -35,6 +35,8 @@ import org.ostendum.core.quantity.Millilitres;
 import org.ostendum.core.quantity.SpecificGravity;
 import org.ostendum.core.quantity.Volts;
 import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.state.fact.Facts;
+import org.ostendum.core.state.fact.Sheet;
 
 /** What must hold of the fold, whatever happens to a battery and in whichever order it is told. */
 class BatteryStatePropertiesTest {

@@ -18,6 +18,8 @@ import org.ostendum.core.procedure.Situation;
 import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.safety.Trained;
 import org.ostendum.core.safety.Training;
+import org.ostendum.core.state.fact.ChargeRange;
+import org.ostendum.core.state.fact.Stage;
 
 /** The table of sentences that may never stand together about one battery at one moment. */
 public final class Contradictions {

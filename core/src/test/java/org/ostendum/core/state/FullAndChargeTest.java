@@ -22,7 +22,8 @@ import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.Volts;
 import org.ostendum.core.state.BatteryState.Phase;
-import org.ostendum.core.state.ChargeRange.Basis;
+import org.ostendum.core.state.fact.ChargeRange;
+import org.ostendum.core.state.fact.ChargeRange.Basis;
 
 /** Whether a battery is full, on which evidence, and how much is in it. */
 class FullAndChargeTest {

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.Arrays;
 import org.junit.jupiter.api.Test;
 import org.ostendum.core.judge.BatteryCourse;
+import org.ostendum.core.state.fact.Facts;
+import org.ostendum.core.state.fact.Stage;
 
 class SnapshotTest {
     /** Events go on from it in the order of time; one of the same moment still does. */

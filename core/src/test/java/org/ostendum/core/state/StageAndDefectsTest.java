@@ -36,6 +36,9 @@ import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.Millilitres;
 import org.ostendum.core.rulebook.Severity;
+import org.ostendum.core.state.fact.OpenDefect;
+import org.ostendum.core.state.fact.Place;
+import org.ostendum.core.state.fact.Stage;
 
 /** Where a battery stands in its life, what is wrong with it, and which figures are odd for it. */
 class StageAndDefectsTest {

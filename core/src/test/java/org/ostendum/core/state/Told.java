@@ -28,6 +28,7 @@ import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.Millilitres;
 import org.ostendum.core.quantity.SpecificGravity;
 import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.state.fact.Sheet;
 
 /** A six-cell motive battery of 300 Ah and what happened to it, told in hours before now. */
 public final class Told {

@@ -28,7 +28,8 @@ import org.ostendum.core.measure.Level;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.quantity.Millilitres;
 import org.ostendum.core.rulebook.Severity;
-import org.ostendum.core.state.CellLevel.Basis;
+import org.ostendum.core.state.fact.CellLevel;
+import org.ostendum.core.state.fact.CellLevel.Basis;
 
 /** Levels as far as they are known: seen, poured, drawn off, and what charges make of them. The mark is at 25 mm. */
 class WaterAndLevelsTest {

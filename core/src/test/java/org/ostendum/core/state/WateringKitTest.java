@@ -13,6 +13,7 @@ import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.measure.Level;
 import org.ostendum.core.next.NextThing;
 import org.ostendum.core.next.NextThings;
+import org.ostendum.core.state.fact.KitFacts;
 
 class WateringKitTest {
     private static final int YEAR_OF_HOURS = 24 * 366;

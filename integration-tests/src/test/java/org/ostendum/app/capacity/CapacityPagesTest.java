@@ -12,7 +12,7 @@ import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.battery.Duty;
 import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.state.BatteryState;
-import org.ostendum.core.state.Stage;
+import org.ostendum.core.state.fact.Stage;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** Capacity tests by hand as a person makes them, and what the other pages say of the battery meanwhile and afterwards. */

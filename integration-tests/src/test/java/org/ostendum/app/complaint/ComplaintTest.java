@@ -21,7 +21,7 @@ import org.ostendum.core.defect.DefectKind;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.next.NextThing;
 import org.ostendum.core.next.NextThings;
-import org.ostendum.core.state.OpenDefect;
+import org.ostendum.core.state.fact.OpenDefect;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** A driver's complaint from his words to its cause, and what the other pages say of it meanwhile and afterwards. */

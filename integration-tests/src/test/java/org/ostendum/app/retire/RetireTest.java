@@ -15,7 +15,7 @@ import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Models;
 import org.ostendum.app.job.JobsTest;
 import org.ostendum.app.state.BatteryStates;
-import org.ostendum.core.state.Stage;
+import org.ostendum.core.state.fact.Stage;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** A battery that leaves: from every list, and its past stays; and the document of a life. */

@@ -10,7 +10,7 @@ import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.storage.Stay.Supply;
 import org.ostendum.core.battery.Duty;
 import org.ostendum.core.state.BatteryState;
-import org.ostendum.core.state.Stage;
+import org.ostendum.core.state.fact.Stage;
 import org.ostendum.core.storage.Outlook;
 import org.springframework.beans.factory.annotation.Autowired;
 

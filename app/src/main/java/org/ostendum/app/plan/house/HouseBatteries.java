@@ -20,8 +20,8 @@ import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.state.BatteryState;
-import org.ostendum.core.state.Stage;
 import org.ostendum.core.state.WaterDue;
+import org.ostendum.core.state.fact.Stage;
 
 /** Batteries of the house as the plan sees them: by the one state that every screen asks. */
 public final class HouseBatteries {

@@ -35,8 +35,8 @@ import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rulebook;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.state.BatteryState;
-import org.ostendum.core.state.OnCharge;
-import org.ostendum.core.state.Stage;
+import org.ostendum.core.state.fact.OnCharge;
+import org.ostendum.core.state.fact.Stage;
 import org.springframework.stereotype.Service;
 
 /** The house as a room to be planned, from the live state: what runs is a fact, what is pinned stays. */

@@ -1,4 +1,4 @@
-package org.ostendum.core.state;
+package org.ostendum.core.state.fact;
 
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
@@ -23,7 +23,7 @@ public record Tests(@Nullable Instant at, @Nullable Double part, boolean isRecha
     }
 
     /** A full charge, however it was shown, settles it. */
-    Tests with(ChargeFacts charge) {
+    public Tests with(ChargeFacts charge) {
         return isRechargeDue && charge.full().isYes() ? new Tests(at, part, false) : this;
     }
 }

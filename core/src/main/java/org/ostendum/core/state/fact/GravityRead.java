@@ -1,4 +1,4 @@
-package org.ostendum.core.state;
+package org.ostendum.core.state.fact;
 
 import java.time.Instant;
 import org.ostendum.core.measure.RoundState;
@@ -9,4 +9,4 @@ import org.ostendum.core.quantity.CorrectedGravity;
  *
  * @param isOfMostCells whether more than half of the cells were read
  */
-record GravityRead(Instant at, RoundState state, CorrectedGravity median, boolean isOfMostCells) {}
+public record GravityRead(Instant at, RoundState state, CorrectedGravity median, boolean isOfMostCells) {}

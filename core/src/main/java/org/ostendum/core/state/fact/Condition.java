@@ -1,4 +1,4 @@
-package org.ostendum.core.state;
+package org.ostendum.core.state.fact;
 
 import java.time.Instant;
 import java.util.ArrayList;
@@ -88,7 +88,7 @@ public record Condition(
         return new Condition(now, since, held, place, heat, defects);
     }
 
-    Condition with(Heat now) {
+    public Condition with(Heat now) {
         return new Condition(stage, stageSince, heldFor, place, now, defects);
     }
 

@@ -1,4 +1,4 @@
-package org.ostendum.core.state;
+package org.ostendum.core.state.fact;
 
 import java.time.Duration;
 import java.time.Instant;
@@ -20,7 +20,7 @@ import org.ostendum.core.event.FullSign;
 import org.ostendum.core.measure.Answer;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.rulebook.RuleKey;
-import org.ostendum.core.state.ChargeRange.Basis;
+import org.ostendum.core.state.fact.ChargeRange.Basis;
 
 /**
  * What is known of a battery's charge: whether it is full and by which evidence, how much is in it, what flows.
@@ -239,7 +239,7 @@ public record ChargeFacts(
      *
      * @param read the middle gravity of its cells and how many there are
      */
-    ChargeFacts afterReading(GravityRead read, Sheet sheet) {
+    public ChargeFacts afterReading(GravityRead read, Sheet sheet) {
         double likely = sheet.model().marks().scale().of(read.median()).percent() / 100.0;
         double either = read.isOfMostCells() ? GRAVITY_ERROR : FEW_CELLS_ERROR;
         ChargeRange anchored = ChargeRange.around(likely, either, Basis.GRAVITY, read.at());
@@ -270,7 +270,7 @@ public record ChargeFacts(
     }
 
     /** @return as it is at a later moment, though nothing was told since */
-    ChargeFacts at(Instant now, Sheet sheet) {
+    public ChargeFacts at(Instant now, Sheet sheet) {
         OnCharge running = onCharge;
         if (running != null && Duration.between(running.since(), now).compareTo(forgotten(running, sheet)) > 0) {
             return with().onCharge(null)

@@ -1,4 +1,4 @@
-package org.ostendum.core.state;
+package org.ostendum.core.state.fact;
 
 import org.ostendum.core.event.BatteryEvent;
 
@@ -25,8 +25,8 @@ public record Facts(
             Signatures.NOTHING,
             KitFacts.NOTHING);
 
-    /** @param event not before those already folded; a round goes through {@link RoundFold} instead */
-    Facts after(BatteryEvent event, Sheet sheet) {
+    /** @param event not before those already folded; a round goes through the fold of rounds instead */
+    public Facts after(BatteryEvent event, Sheet sheet) {
         ChargeFacts now = charge.after(event, sheet);
         return new Facts(
                 now,
@@ -40,19 +40,19 @@ public record Facts(
                 kit.after(event, water.overMark(sheet.model().levels())));
     }
 
-    Facts with(ChargeFacts now) {
+    public Facts with(ChargeFacts now) {
         return new Facts(now, water, condition, care, cells, tests.with(now), signatures, kit);
     }
 
-    Facts with(WaterFacts now) {
+    public Facts with(WaterFacts now) {
         return new Facts(charge, now, condition, care, cells, tests, signatures, kit);
     }
 
-    Facts with(Condition now) {
+    public Facts with(Condition now) {
         return new Facts(charge, water, now, care, cells, tests, signatures, kit);
     }
 
-    Facts with(Care now) {
+    public Facts with(Care now) {
         return new Facts(charge, water, condition, now, cells, tests, signatures, kit);
     }
 }

@@ -1,4 +1,4 @@
-package org.ostendum.core.state;
+package org.ostendum.core.state.fact;
 
 import java.time.Instant;
 import java.util.List;
@@ -23,7 +23,7 @@ import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.Level;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.rulebook.RuleKey;
-import org.ostendum.core.state.CellLevel.Basis;
+import org.ostendum.core.state.fact.CellLevel.Basis;
 import org.ostendum.core.water.WaterPace;
 
 /**
@@ -203,7 +203,7 @@ public record WaterFacts(
     }
 
     /** What a round has seen of the levels. */
-    WaterFacts afterLooking(Round round, Sheet sheet) {
+    public WaterFacts afterLooking(Round round, Sheet sheet) {
         Map<Integer, CellLevel> now = new TreeMap<>(levels);
         for (CellReading reading : round.readings()) {
             Level seen = reading.level();
@@ -230,7 +230,7 @@ public record WaterFacts(
     }
 
     /** A sound round on a full charge long after the water was mixed by charges that nobody wrote down. */
-    WaterFacts mixedByUnlogged() {
+    public WaterFacts mixedByUnlogged() {
         return new WaterFacts(levels, watered, gassed, Answer.YES, pace);
     }
 
@@ -251,7 +251,7 @@ public record WaterFacts(
     }
 
     /** @return the levels known, without those of some cells */
-    Map<Integer, CellLevel> levelsWithout(Set<Integer> cells) {
+    public Map<Integer, CellLevel> levelsWithout(Set<Integer> cells) {
         if (cells.isEmpty()) {
             return levels;
         }

@@ -1,4 +1,4 @@
-package org.ostendum.core.state;
+package org.ostendum.core.state.fact;
 
 import java.time.Instant;
 import java.util.Comparator;
@@ -12,7 +12,7 @@ public record Renewal(Instant at, List<Integer> cells) {
         cells = List.copyOf(cells);
     }
 
-    static Optional<Renewal> of(CellFacts cells) {
+    public static Optional<Renewal> of(CellFacts cells) {
         return cells.since().values().stream()
                 .max(Comparator.naturalOrder())
                 .map(newest -> new Renewal(

@@ -1,4 +1,4 @@
-package org.ostendum.core.state;
+package org.ostendum.core.state.fact;
 
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
@@ -21,7 +21,7 @@ public record Care(@Nullable Instant round, @Nullable CorrectedGravity gravity, 
         return event instanceof Washed ? new Care(round, gravity, event.at()) : this;
     }
 
-    Care afterRound(Round taken, @Nullable CorrectedGravity lowest) {
+    public Care afterRound(Round taken, @Nullable CorrectedGravity lowest) {
         return new Care(taken.takenAt(), lowest == null ? gravity : lowest, washed);
     }
 }

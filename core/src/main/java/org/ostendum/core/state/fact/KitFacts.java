@@ -1,4 +1,4 @@
-package org.ostendum.core.state;
+package org.ostendum.core.state.fact;
 
 import java.time.Instant;
 import java.util.Collection;
@@ -27,7 +27,7 @@ public record KitFacts(
         @Nullable Instant on,
         @Nullable Instant looked,
         Set<Integer> drawnOff) {
-    static final KitFacts NOTHING = new KitFacts(null, null, null, null, Set.of());
+    public static final KitFacts NOTHING = new KitFacts(null, null, null, null, Set.of());
 
     public KitFacts {
         drawnOff = Collections.unmodifiableSet(new TreeSet<>(drawnOff));

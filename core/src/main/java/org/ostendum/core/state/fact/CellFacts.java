@@ -1,4 +1,4 @@
-package org.ostendum.core.state;
+package org.ostendum.core.state.fact;
 
 import java.time.Instant;
 import java.util.ArrayList;
@@ -59,7 +59,7 @@ public record CellFacts(Map<Integer, Instant> since, Map<Integer, Instant> bridg
     }
 
     /** @return an earlier round as the cells stand now: those gone or bridged left out, those moved under their new numbers */
-    PastRound asTheyStand(PastRound past, Sheet sheet) {
+    public PastRound asTheyStand(PastRound past, Sheet sheet) {
         if (since.isEmpty() && bridged.isEmpty() && moves.isEmpty()) {
             return past;
         }
