@@ -36,7 +36,7 @@ public record GateLine(
     }
 
     /** That somebody has looked at it and found it right. */
-    JobRunning.PassedGate looked() {
+    public JobRunning.PassedGate looked() {
         return new JobRunning.PassedGate(gate, RunEvent.Kind.GATE_LOOKED, why == null ? "" : why);
     }
 

@@ -9,7 +9,7 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.app.form.TypedForm;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
-import org.ostendum.app.job.LayUps;
+import org.ostendum.app.job.begin.LayUps;
 import org.ostendum.app.storage.Stay.Supply;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;

@@ -4,7 +4,7 @@ import java.time.LocalDate;
 import org.ostendum.app.draw.OutlookDrawing;
 import org.ostendum.app.form.Faults;
 import org.ostendum.app.form.TypedForm;
-import org.ostendum.app.job.LayUps;
+import org.ostendum.app.job.begin.LayUps;
 import org.ostendum.app.storage.Stay.Supply;
 import org.ostendum.app.words.Words;
 import org.springframework.http.HttpStatus;

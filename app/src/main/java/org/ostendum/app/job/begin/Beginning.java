@@ -1,11 +1,17 @@
-package org.ostendum.app.job;
+package org.ostendum.app.job.begin;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Machine;
-import org.ostendum.app.job.ChargerChoice.Choice;
+import org.ostendum.app.job.GateLine;
+import org.ostendum.app.job.JobRunning;
 import org.ostendum.app.job.JobRunning.PassedGate;
+import org.ostendum.app.job.Jobs;
+import org.ostendum.app.job.Situations;
+import org.ostendum.app.job.SpecialJob;
+import org.ostendum.app.job.SpecialJobs;
+import org.ostendum.app.job.begin.ChargerChoice.Choice;
 import org.ostendum.app.procedure.ProcedureFile;
 import org.ostendum.app.procedure.SiteProcedures;
 import org.ostendum.core.people.Person;

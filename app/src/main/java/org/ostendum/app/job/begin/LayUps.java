@@ -1,11 +1,16 @@
-package org.ostendum.app.job;
+package org.ostendum.app.job.begin;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.job.GateLine;
+import org.ostendum.app.job.Job;
 import org.ostendum.app.job.JobRunning.PassedGate;
+import org.ostendum.app.job.JobViews;
+import org.ostendum.app.job.Jobs;
+import org.ostendum.app.job.Situations;
 import org.ostendum.app.procedure.SiteProcedures;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;

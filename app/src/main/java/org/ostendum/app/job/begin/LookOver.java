@@ -1,8 +1,11 @@
-package org.ostendum.app.job;
+package org.ostendum.app.job.begin;
 
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.ostendum.app.job.JobInput;
+import org.ostendum.app.job.JobRunning;
+import org.ostendum.app.job.Jobs;
 import org.ostendum.app.procedure.Answer;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;

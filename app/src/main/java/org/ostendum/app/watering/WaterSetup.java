@@ -1,9 +1,8 @@
-package org.ostendum.app.setup;
+package org.ostendum.app.watering;
 
 import org.ostendum.app.form.Faults;
 import org.ostendum.app.form.FormView;
 import org.ostendum.app.state.BatteryStates;
-import org.ostendum.app.watering.WaterAnalyses;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.water.WaterQuality;

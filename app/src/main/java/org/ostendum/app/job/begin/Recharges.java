@@ -1,9 +1,10 @@
-package org.ostendum.app.job;
+package org.ostendum.app.job.begin;
 
 import java.util.List;
 import java.util.Optional;
 import org.ostendum.app.capacity.Recharge;
 import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.job.Jobs;
 import org.ostendum.app.people.People;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.procedure.GateKey;

@@ -1,4 +1,4 @@
-package org.ostendum.app.job;
+package org.ostendum.app.job.begin;
 
 import java.time.Clock;
 import java.util.Arrays;

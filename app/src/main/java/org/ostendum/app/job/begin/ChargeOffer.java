@@ -1,9 +1,10 @@
-package org.ostendum.app.job;
+package org.ostendum.app.job.begin;
 
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Battery;
-import org.ostendum.app.job.ChargerChoice.Choice;
+import org.ostendum.app.job.Situations;
+import org.ostendum.app.job.begin.ChargerChoice.Choice;
 import org.ostendum.app.procedure.SiteProcedures;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.procedure.GateKey;

@@ -1,4 +1,4 @@
-package org.ostendum.app.job;
+package org.ostendum.app.job.begin;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -10,8 +10,12 @@ import org.ostendum.app.form.Faults;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Machine;
 import org.ostendum.app.inventory.Machines;
-import org.ostendum.app.job.ChargerChoice.Choice;
+import org.ostendum.app.job.GateLine;
 import org.ostendum.app.job.JobRunning.PassedGate;
+import org.ostendum.app.job.JobViews;
+import org.ostendum.app.job.Jobs;
+import org.ostendum.app.job.Situations;
+import org.ostendum.app.job.begin.ChargerChoice.Choice;
 import org.ostendum.app.page.NotFound;
 import org.ostendum.app.procedure.SiteProcedures;
 import org.ostendum.app.site.Sites;

@@ -1,4 +1,4 @@
-package org.ostendum.app.setup;
+package org.ostendum.app.watering;
 
 import java.time.Instant;
 import java.util.Objects;

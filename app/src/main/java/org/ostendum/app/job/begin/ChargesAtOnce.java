@@ -1,4 +1,4 @@
-package org.ostendum.app.job;
+package org.ostendum.app.job.begin;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -6,8 +6,10 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Battery;
-import org.ostendum.app.job.ChargerChoice.Choice;
+import org.ostendum.app.job.GateLine;
 import org.ostendum.app.job.JobRunning.PassedGate;
+import org.ostendum.app.job.JobViews;
+import org.ostendum.app.job.begin.ChargerChoice.Choice;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.procedure.Step;
