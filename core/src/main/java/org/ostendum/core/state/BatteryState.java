@@ -8,11 +8,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
-import java.util.function.Predicate;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
-import org.ostendum.core.charge.Cooling;
 import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.judge.BatteryCourse;
 import org.ostendum.core.judge.Finding;
@@ -22,7 +20,6 @@ import org.ostendum.core.judge.PastRound;
 import org.ostendum.core.judge.Verdict;
 import org.ostendum.core.measure.Answer;
 import org.ostendum.core.measure.RoundState;
-import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
@@ -50,18 +47,15 @@ import org.ostendum.core.water.WaterForecast;
  * {@link Answer#UNKNOWN} or null and never counts as yes. Told in {@code docs/state.md}.
  */
 public final class BatteryState {
-    /** An older temperature says nothing about now. Rule of thumb: a battery of a few hundred kilograms changes by a few kelvin. */
-    private static final Duration TEMPERATURE_GOOD_FOR = Duration.ofHours(4);
-
     private final Sheet sheet;
     private final Snapshot snapshot;
     private final Facts facts;
     private final Surroundings around;
     private final Instant now;
     /** What many ask of one state is worked out at the first of them. */
-    private @Nullable List<Integer> bare;
+    private @Nullable HeatNow heat;
 
-    private @Nullable List<Integer> over;
+    private @Nullable LevelsNow levels;
     private @Nullable List<StandingFinding> open;
     private @Nullable Severity severity;
 
@@ -184,7 +178,16 @@ public final class BatteryState {
 
     /** @return level of each cell at work of which one is known */
     public Map<Integer, CellLevel> levels() {
-        return facts.water().levelsWithout(bridged().keySet());
+        return levelsNow().byCell();
+    }
+
+    private LevelsNow levelsNow() {
+        LevelsNow known = levels;
+        if (known == null) {
+            known = new LevelsNow(facts.water().levelsWithout(bridged().keySet()), cellsAtWork(), model().levels());
+            levels = known;
+        }
+        return known;
     }
 
     /** @return until when each bridged cell is to be renewed; none for a battery that has all its cells */
@@ -241,46 +244,22 @@ public final class BatteryState {
 
     /** @return cells whose plates are known to show */
     public List<Integer> barePlates() {
-        List<Integer> known = bare;
-        if (known == null) {
-            known = cellsWhere(level -> level.coversPlates().isNo());
-            bare = known;
-        }
-        return known;
-    }
-
-    private List<Integer> cellsWhere(Predicate<CellLevel> holds) {
-        return levels().entrySet().stream()
-                .filter(e -> holds.test(e.getValue()))
-                .map(Map.Entry::getKey)
-                .sorted()
-                .toList();
+        return levelsNow().bare();
     }
 
     /** @return whether the plates of every cell are covered; unknown where one was never looked into */
     public Answer platesCovered() {
-        if (!barePlates().isEmpty()) {
-            return Answer.NO;
-        }
-        boolean all = levels().size() == cellsAtWork()
-                && levels().values().stream()
-                        .allMatch(level -> level.coversPlates().isYes());
-        return all ? Answer.YES : Answer.UNKNOWN;
+        return levelsNow().platesCovered();
     }
 
     /** @return cells known to stand over the mark */
     public List<Integer> overMark() {
-        List<Integer> known = over;
-        if (known == null) {
-            known = cellsWhere(level -> level.isOver(model().levels()).isYes());
-            over = known;
-        }
-        return known;
+        return levelsNow().over();
     }
 
     /** @return cells to be filled: known to stand below the low mark, bare or only just covered ones among them */
     public List<Integer> lowCells() {
-        return cellsWhere(level -> level.wantsWater(model().levels()));
+        return levelsNow().low();
     }
 
     /** @return title of the open job that has it in hand; null for none */
@@ -326,31 +305,23 @@ public final class BatteryState {
         return all;
     }
 
+    private HeatNow heatNow() {
+        HeatNow known = heat;
+        if (known == null) {
+            known = new HeatNow(facts, around, rules(), now);
+            heat = known;
+        }
+        return known;
+    }
+
     /** @return the electrolyte's temperature: by its tag, or as read lately; null where nobody knows */
     public @Nullable Heat temperature() {
-        if (around.battery() != null) {
-            return new Heat(around.battery(), now);
-        }
-        Heat read = facts.condition().heat();
-        if (read == null) {
-            return null;
-        }
-        boolean hot = read.celsius().compareTo(rules().celsius(RuleKey.CHARGE_START_MOST)) >= 0;
-        Duration good = hot ? rules().duration(RuleKey.COOLING) : TEMPERATURE_GOOD_FOR;
-        return Duration.between(read.at(), now).compareTo(good) > 0 ? null : read;
+        return heatNow().temperature();
     }
 
     /** @return whether it is too hot to be put on charge; one that has rested its cooling hours is not */
     public Answer isTooHotToCharge() {
-        Heat known = temperature();
-        if (known != null) {
-            return Answer.of(known.celsius().compareTo(rules().celsius(RuleKey.CHARGE_START_MOST)) >= 0);
-        }
-        Instant turned = facts.charge().turned();
-        boolean rested = turned != null
-                && !isCharging()
-                && Duration.between(turned, now).compareTo(rules().duration(RuleKey.COOLING)) >= 0;
-        return rested ? Answer.NO : Answer.UNKNOWN;
+        return heatNow().isTooHotToCharge();
     }
 
     /** @return whether something has to be put right before it may go on charge: nobody is sent to plug it in */
@@ -364,33 +335,12 @@ public final class BatteryState {
 
     /** @return whether it is above the temperature at which a charge is stopped */
     public boolean isAboveStop() {
-        Heat known = temperature();
-        return known != null && known.celsius().compareTo(rules().celsius(RuleKey.chargeStop(model().duty()))) >= 0;
+        return heatNow().isAbove(RuleKey.chargeStop(model().duty()));
     }
 
     /** @return when it will be cool enough to work; null while it is not cooling */
     public @Nullable Instant coolingUntil() {
-        if (isCharging()) {
-            return null;
-        }
-        Instant until = byCharge();
-        Heat read = temperature();
-        if (read != null && read.celsius().compareTo(rules().celsius(RuleKey.CHARGE_START_MOST)) >= 0) {
-            Instant byHeat = read.at().plus(rules().duration(RuleKey.COOLING));
-            until = until == null || byHeat.isAfter(until) ? byHeat : until;
-        }
-        return until != null && until.isAfter(now) ? until : null;
-    }
-
-    private @Nullable Instant byCharge() {
-        Instant ended = facts.charge().chargeEnded();
-        Instant worked = facts.charge().worked();
-        if (ended == null || (worked != null && worked.isAfter(ended))) {
-            return null;
-        }
-        Heat read = temperature();
-        Celsius battery = read == null || !read.at().isAfter(ended) ? null : read.celsius();
-        return Cooling.of(ended, now, battery, around.room(), rules()).readyAt();
+        return heatNow().coolingUntil();
     }
 
     public boolean isCooling() {
