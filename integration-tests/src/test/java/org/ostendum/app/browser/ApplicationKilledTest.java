@@ -17,6 +17,7 @@ import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.support.Application;
 import org.ostendum.app.support.ApplicationTest;
 import org.ostendum.app.support.Browser;
+import org.ostendum.app.support.OwnBatteries;
 import org.ostendum.core.event.EntryKind;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.beans.factory.annotation.Value;
@@ -25,12 +26,16 @@ import org.springframework.beans.factory.annotation.Value;
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class ApplicationKilledTest extends ApplicationTest {
     private static final Duration CUT_OFF = Duration.ofSeconds(60);
+    private static final String ROUND = "/batteries/KILL-1/round";
 
     @Value("${spring.datasource.url}")
     private String databaseUrl;
 
     @Autowired
     private Batteries batteries;
+
+    @Autowired
+    private OwnBatteries own;
 
     @Autowired
     private Ledger ledger;
@@ -48,6 +53,7 @@ class ApplicationKilledTest extends ApplicationTest {
 
     @BeforeAll
     void allAreAtWorkWhenItIsKilledAndStartedAgain() throws Exception {
+        own.full("KILL-1", "T-02");
         application = new Application(databaseUrl);
         beginRound();
         beginJob();
@@ -62,7 +68,7 @@ class ApplicationKilledTest extends ApplicationTest {
     private void beginRound() {
         round = new Browser(application.port(), 1280, 800);
         round.signIn("tom");
-        round.go("/batteries/T-02/round");
+        round.go(ROUND);
         round.find("main form button.action").click();
         round.await("#round");
         round.keys("281", "282", "283");
@@ -101,7 +107,7 @@ class ApplicationKilledTest extends ApplicationTest {
     void theRoundGoesOnWhereItWas() {
         round.awaitText("#slate", "4 of 18");
         round.await("#away[hidden]", CUT_OFF);
-        round.go("/batteries/T-02/round");
+        round.go(ROUND);
         round.await("#round");
         assertThat(round.text("[data-cell='3']")).contains("1.283");
         assertThat(round.text("[data-cell='4']")).contains("1.284");

@@ -6,8 +6,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
-import java.util.concurrent.TimeUnit;
-import java.util.function.BooleanSupplier;
+import java.util.concurrent.Callable;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.ostendum.app.Ostendum;
@@ -53,12 +52,8 @@ class EquipmentProcessesTest extends AtTheEquipment {
         site.fill(STAND_INS.port());
     }
 
-    private static void await(String what, int seconds, BooleanSupplier holds) throws InterruptedException {
-        Instant end = Patience.end(Duration.ofSeconds(seconds));
-        while (!holds.getAsBoolean()) {
-            assertThat(Instant.now()).as(what).isBefore(end);
-            TimeUnit.MILLISECONDS.sleep(200);
-        }
+    private static void await(String what, int seconds, Callable<Boolean> holds) {
+        Patience.await(what, Duration.ofSeconds(seconds)).until(holds);
     }
 
     @Test

@@ -7,7 +7,6 @@ import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.Statement;
 import java.time.Duration;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
@@ -96,13 +95,8 @@ class ManyKills {
         assertThat(maud.signIn("maud", "lanternmoor")).isTrue();
         maud.get("/past");
         maud.post("/past");
-        Instant end = Patience.end(Duration.ofSeconds(60));
-        String page = maud.get("/past").body();
-        while (!page.contains("Looked at") && Instant.now().isBefore(end)) {
-            TimeUnit.MILLISECONDS.sleep(300);
-            page = maud.get("/past").body();
-        }
-        return page;
+        return Patience.await("the past is looked at", Duration.ofSeconds(60))
+                .until(() -> maud.get("/past").body(), page -> page.contains("Looked at"));
     }
 
     /** @return what a query answers, one text for each row */

@@ -17,7 +17,6 @@ import java.util.Set;
 import java.util.concurrent.Callable;
 import net.fortuna.ical4j.data.CalendarBuilder;
 import net.fortuna.ical4j.model.component.VEvent;
-import org.awaitility.Awaitility;
 import org.junit.jupiter.api.Test;
 import org.ostendum.app.db.jooq.tables.records.JobRecord;
 import org.ostendum.app.inventory.Batteries;
@@ -29,6 +28,7 @@ import org.ostendum.app.plan.PlanRun.State;
 import org.ostendum.app.plan.house.HouseProblem;
 import org.ostendum.app.plan.house.Mishaps;
 import org.ostendum.app.state.BatteryStates;
+import org.ostendum.app.support.Patience;
 import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.people.Language;
 import org.ostendum.core.plan.Plan;
@@ -139,7 +139,7 @@ class PlanTest extends JobsTest {
     }
 
     private static <T> T await(Callable<T> found) {
-        return Awaitility.await().atMost(Duration.ofSeconds(60)).until(found, Objects::nonNull);
+        return Patience.await("plan", Duration.ofSeconds(60)).until(found, Objects::nonNull);
     }
 
     @Test

@@ -15,7 +15,6 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import javax.sql.DataSource;
-import org.awaitility.Awaitility;
 import org.jooq.DSLContext;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -112,7 +111,7 @@ class PlanWorkTest extends ApplicationTest {
     }
 
     private void untilProposed(List<Long> asked) {
-        Awaitility.await().atMost(Patience.of(Duration.ofSeconds(40))).until(() -> asked.stream()
+        Patience.await("plans", Duration.ofSeconds(40)).until(() -> asked.stream()
                 .noneMatch(run -> Set.of("WAITING", "SEARCHING").contains(state(run))));
         assertThat(asked).extracting(this::state).doesNotContain("FAILED");
     }

@@ -310,10 +310,8 @@ class PastTest extends ApplicationTest {
     void theSafetyOfficerLooksAtTheWholePast() throws Exception {
         AsPerson oskar = AsPerson.oskar(mvc);
         assertThat(oskar.send("/past").getRedirectedUrl()).isEqualTo("/past");
-        Instant end = Patience.end(Duration.ofSeconds(60));
-        while (!oskar.page("/past").contains("Looked at")) {
-            assertThat(Instant.now()).isBefore(end);
-        }
+        Patience.await("the past is looked at", Duration.ofSeconds(60))
+                .until(() -> oskar.page("/past").contains("Looked at"));
         assertThat(oskar.page("/past")).contains("There are no seals");
         assertThat(AsPerson.tom(mvc).send("/past").getStatus()).isEqualTo(403);
     }

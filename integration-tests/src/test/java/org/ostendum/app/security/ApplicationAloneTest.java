@@ -8,10 +8,8 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Duration;
-import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
-import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -165,10 +163,7 @@ class ApplicationAloneTest {
         assertThat(visitor.get("/sign-in").statusCode()).isEqualTo(200);
         assertThat(visitor.get("/actuator/health/readiness").statusCode()).isEqualTo(503);
         database.start();
-        Instant end = Patience.end(Duration.ofSeconds(30));
-        while (visitor.get("/actuator/health/readiness").statusCode() != 200) {
-            assertThat(Instant.now()).as("it is there again").isBefore(end);
-            TimeUnit.MILLISECONDS.sleep(200);
-        }
+        Patience.await("it is there again", Duration.ofSeconds(30))
+                .until(() -> visitor.get("/actuator/health/readiness").statusCode() == 200);
     }
 }

@@ -10,9 +10,7 @@ import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
-import java.time.Instant;
 import java.util.Arrays;
-import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
 
 /** The application as a process of its own, so that it can be killed. */
@@ -73,14 +71,9 @@ public final class Application implements AutoCloseable {
     }
 
     /** Until it answers that it is in order. */
-    public void awaitReady() throws InterruptedException {
-        Instant end = Patience.end(Duration.ofSeconds(120));
-        while (!answers()) {
-            if (!process.isAlive() || Instant.now().isAfter(end)) {
-                throw new IllegalStateException("The application did not start; see " + log);
-            }
-            TimeUnit.MILLISECONDS.sleep(200);
-        }
+    public void awaitReady() {
+        Patience.await("application, see " + log, Duration.ofSeconds(120), process)
+                .until(this::answers);
     }
 
     /** Without the tests, whose clocks and equipment it would find. */

@@ -8,10 +8,8 @@ import java.nio.file.attribute.PosixFilePermissions;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.time.Duration;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.concurrent.TimeUnit;
 
 /** A real MariaDB of the test's own, in a folder of its own, on loopback. */
 public final class MariaDbServer {
@@ -134,17 +132,18 @@ public final class MariaDbServer {
         await();
     }
 
-    private void await() throws InterruptedException {
-        Instant end = Patience.end(Duration.ofSeconds(40));
-        while (Instant.now().isBefore(end)) {
-            try {
-                DriverManager.getConnection(url(), "ostendum", "ostendum").close();
-                return;
-            } catch (SQLException e) {
-                TimeUnit.MILLISECONDS.sleep(100);
-            }
+    private void await() {
+        Patience.await("database, see " + folder.resolve("log"), Duration.ofSeconds(40), process)
+                .until(this::answers);
+    }
+
+    private boolean answers() {
+        try {
+            DriverManager.getConnection(url(), "ostendum", "ostendum").close();
+            return true;
+        } catch (SQLException notYet) {
+            return false;
         }
-        throw new IllegalStateException("The database did not start; see " + folder.resolve("log"));
     }
 
     /** Ends the server as a power cut would. */

@@ -11,8 +11,6 @@ import java.nio.file.Path;
 import java.security.SecureRandom;
 import java.security.cert.X509Certificate;
 import java.time.Duration;
-import java.time.Instant;
-import java.util.concurrent.TimeUnit;
 import javax.net.ssl.SSLContext;
 import javax.net.ssl.SSLEngine;
 import javax.net.ssl.TrustManager;
@@ -83,19 +81,10 @@ public final class ProxyProcess implements AutoCloseable {
         }
     }
 
-    private void await(Path folder) throws Exception {
-        Instant end = Patience.end(Duration.ofSeconds(10));
-        while (true) {
-            try {
-                get("/first-aid");
-                return;
-            } catch (IOException notYet) {
-                if (!process.isAlive() || Instant.now().isAfter(end)) {
-                    throw new IllegalStateException(Files.readString(folder.resolve("nginx.log")), notYet);
-                }
-                TimeUnit.MILLISECONDS.sleep(100);
-            }
-        }
+    private void await(Path folder) {
+        Patience.await("proxy, see " + folder.resolve("nginx.log"), Duration.ofSeconds(10), process)
+                .ignoreException(IOException.class)
+                .until(() -> get("/first-aid").statusCode() > 0);
     }
 
     public HttpResponse<String> get(String path, String... header) throws IOException, InterruptedException {

@@ -7,8 +7,6 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
-import java.time.Instant;
-import java.util.concurrent.TimeUnit;
 
 /** The stand-ins as a process of their own, so that they can be killed, slowed down and garbled. */
 public final class StandInProcess {
@@ -50,14 +48,9 @@ public final class StandInProcess {
                     .redirectErrorStream(true)
                     .redirectOutput(bank.resolveSibling("log").toFile())
                     .start();
-            Instant end = Patience.end(Duration.ofSeconds(30));
-            while (!answers()) {
-                if (!process.isAlive() || Instant.now().isAfter(end)) {
-                    throw new IllegalStateException("The stand-ins did not start; see " + bank.resolveSibling("log"));
-                }
-                TimeUnit.MILLISECONDS.sleep(100);
-            }
-        } catch (IOException | InterruptedException e) {
+            Patience.await("stand-ins, see " + bank.resolveSibling("log"), Duration.ofSeconds(30), process)
+                    .until(this::answers);
+        } catch (IOException e) {
             throw new IllegalStateException(e);
         }
     }

@@ -28,18 +28,13 @@ final class FullCourse {
         return rounds;
     }
 
-    /** @return whether there are enough to tell how far they have come down */
-    boolean isLong() {
-        return rounds.size() >= 2 * LEAST_ROUNDS;
-    }
-
-    /** @return tenths by which they now read below the first ones */
+    /** @return tenths by which they now read below the first ones; 0 for too few to tell */
     double fallen() {
         double[] medians = rounds.stream()
                 .mapToDouble(dated -> dated.gravities().median().tenths())
                 .toArray();
         int n = medians.length;
-        return !isLong() ? 0 : middle(medians, 0, n / 3) - middle(medians, n - LEAST_ROUNDS, n);
+        return n < 2 * LEAST_ROUNDS ? 0 : middle(medians, 0, n / 3) - middle(medians, n - LEAST_ROUNDS, n);
     }
 
     private static double middle(double[] medians, int from, int to) {

@@ -45,7 +45,6 @@ final class LowBattery {
 
     private final Case battery;
     private final FullCourse ordinary;
-    private final FullCourse equalised;
     private final LiftByEqualising lift;
     private final Decline decline;
     private final OptionalDouble returned;
@@ -54,8 +53,7 @@ final class LowBattery {
     private LowBattery(Case battery) {
         this.battery = battery;
         this.ordinary = FullCourse.of(battery, RoundState.FULL_CHARGE);
-        this.equalised = FullCourse.of(battery, RoundState.AFTER_EQUALISE);
-        this.lift = new LiftByEqualising(battery, ordinary, equalised);
+        this.lift = new LiftByEqualising(battery, ordinary, FullCourse.of(battery, RoundState.AFTER_EQUALISE));
         this.decline = new Decline(battery);
         this.returned = returned(battery);
         this.cause = findCause();
