@@ -30,8 +30,10 @@ abstract class EveryPage extends ApplicationTest {
     void open() {
         browser = new Browser(port, DESK, HEIGHT);
         browser.signIn("maud");
-        browser.go("/batteries/T-25/round");
-        browser.find("main form button.action").click();
+    }
+
+    Browser browser() {
+        return browser;
     }
 
     @AfterAll

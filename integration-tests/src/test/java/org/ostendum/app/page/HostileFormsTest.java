@@ -16,6 +16,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.ostendum.app.support.ApplicationTest;
 import org.ostendum.app.support.AsPerson;
+import org.ostendum.app.support.OwnBatteries;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
@@ -36,6 +37,9 @@ class HostileFormsTest extends ApplicationTest {
 
     @Autowired
     private MockMvc mvc;
+
+    @Autowired
+    private OwnBatteries own;
 
     private record Answer(String form, String field, String value, int status) {}
 
@@ -98,7 +102,7 @@ class HostileFormsTest extends ApplicationTest {
                 "/safety/stations/5/kit",
                 "/procedures/water",
                 "/batteries/T-05/charge",
-                "/batteries/T-25/round",
+                "/batteries/HOSTILE-1/round",
                 "/batteries/T-08/correct?cell=2",
                 "/batteries/G-06/volts",
                 "/batteries/T-24/jobs/charge",
@@ -110,6 +114,7 @@ class HostileFormsTest extends ApplicationTest {
                 "/me"
             })
     void noFigureMakesAFault(String page) throws Exception {
+        own.full("HOSTILE-1", "T-25");
         List<Answer> answers = new ArrayList<>();
         for (Element form : formsOf(page)) {
             answers.addAll(attack(form));

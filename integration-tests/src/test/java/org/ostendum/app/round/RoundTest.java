@@ -24,6 +24,7 @@ import org.ostendum.app.state.PastCheck;
 import org.ostendum.app.state.Rounds;
 import org.ostendum.app.support.ApplicationTest;
 import org.ostendum.app.support.AsPerson;
+import org.ostendum.app.support.OwnBatteries;
 import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.judge.NextStep;
@@ -41,6 +42,9 @@ class RoundTest extends ApplicationTest {
 
     @Autowired
     private Batteries batteries;
+
+    @Autowired
+    private OwnBatteries own;
 
     @Autowired
     private Rounds rounds;
@@ -90,8 +94,8 @@ class RoundTest extends ApplicationTest {
 
     @Test
     void aWholeRoundIsKeptJudgedAndWrittenDown() throws Exception {
-        OpenRound round = begin("T-19", RoundState.AFTER_EQUALISE);
-        Battery battery = batteries.byCode("T-19").orElseThrow();
+        Battery battery = own.full("ROUND-1", "T-19");
+        OpenRound round = begin("ROUND-1", RoundState.AFTER_EQUALISE);
         int cells = battery.type().model().cells();
         send("tom", round.id(), UUID.randomUUID().toString(), 0, "TEMPERATURE", "25", 0);
         for (int cell = 1; cell <= cells; cell++) {
@@ -102,7 +106,7 @@ class RoundTest extends ApplicationTest {
                 .getContentAsString();
         assertThat(again).contains("cell 5 is failing");
         assertThat(perform("tom", post("/rounds/" + round.id() + "/close")).getRedirectedUrl())
-                .isEqualTo("/batteries/T-19");
+                .isEqualTo("/batteries/ROUND-1");
 
         var state = batteryStates.stateOf(battery);
         assertThat(state.verdict().severity()).isEqualTo(Severity.STOP);
@@ -117,11 +121,12 @@ class RoundTest extends ApplicationTest {
         ClosedRound closed = rounds.history(battery.id(), 1).get(0);
         assertThat(closed.coverage()).isEqualTo(Coverage.WHOLE);
         assertThat(closed.past().round().readings()).hasSize(cells);
-        assertThat(mvc.perform(get("/rooms/main").with(user("tom").roles("TECHNICIAN")))
+        assertThat(mvc.perform(get("/rooms/" + OwnBatteries.ROOM)
+                                .with(user("tom").roles("TECHNICIAN")))
                         .andReturn()
                         .getResponse()
                         .getContentAsString())
-                .contains("Hold T-19");
+                .contains("Hold ROUND-1");
         assertThat(past.check(battery.id()).isWhole()).isTrue();
     }
 
