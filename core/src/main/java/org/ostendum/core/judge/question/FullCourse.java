@@ -13,9 +13,13 @@ final class FullCourse {
     static final int LEAST_ROUNDS = 3;
 
     private final List<DatedGravities> rounds;
+    private final double fallen;
 
     private FullCourse(List<DatedGravities> rounds) {
         this.rounds = rounds;
+        this.fallen = fallen(rounds.stream()
+                .mapToDouble(dated -> dated.gravities().median().tenths())
+                .toArray());
     }
 
     /** @param state after which the rounds were taken */
@@ -30,9 +34,10 @@ final class FullCourse {
 
     /** @return tenths by which they now read below the first ones; 0 for too few to tell */
     double fallen() {
-        double[] medians = rounds.stream()
-                .mapToDouble(dated -> dated.gravities().median().tenths())
-                .toArray();
+        return fallen;
+    }
+
+    private static double fallen(double[] medians) {
         int n = medians.length;
         return n < 2 * LEAST_ROUNDS ? 0 : middle(medians, 0, n / 3) - middle(medians, n - LEAST_ROUNDS, n);
     }
