@@ -72,9 +72,17 @@ class BatteryController {
         BatteryViews.BatteryView view = views.view(battery, words);
         page.addAttribute("view", view);
         page.addAttribute("pictures", view.last() == null ? List.of() : photos.of(round(view.last())));
-        page.addAttribute("complaint", complaints.openOf(battery.id()).orElse(null));
+        page.addAttribute(
+                "complaint",
+                view.state().complainedOf() == null
+                        ? null
+                        : complaints.openOf(battery.id()).orElse(null));
         page.addAttribute("stored", storing.lineOf(battery).orElse(null));
-        page.addAttribute("test", tests.openOf(battery.id()).orElse(null));
+        page.addAttribute(
+                "test",
+                view.state().inHand() == null
+                        ? null
+                        : tests.openOf(battery.id()).orElse(null));
         page.addAttribute("planned", planned.ofBattery(battery.code(), words.now(), PLANNED_TOLD));
         page.addAttribute("form", form);
         page.addAttribute("faults", faults);

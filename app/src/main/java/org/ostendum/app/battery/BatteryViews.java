@@ -10,6 +10,7 @@ import org.ostendum.app.draw.BatteryPlotter;
 import org.ostendum.app.draw.TrendDrawing;
 import org.ostendum.app.draw.TrendPlotter;
 import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.ledger.CycleCounts;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.procedure.DoneAt;
 import org.ostendum.app.round.CellFigure;
@@ -54,13 +55,21 @@ class BatteryViews {
     private final Rounds rounds;
     private final OpenRounds openRounds;
     private final Ledger ledger;
+    private final CycleCounts cycleCounts;
     private final ZoneId zone;
 
-    BatteryViews(BatteryStates batteryStates, Rounds rounds, OpenRounds openRounds, Ledger ledger, ZoneId zone) {
+    BatteryViews(
+            BatteryStates batteryStates,
+            Rounds rounds,
+            OpenRounds openRounds,
+            Ledger ledger,
+            CycleCounts cycleCounts,
+            ZoneId zone) {
         this.batteryStates = batteryStates;
         this.rounds = rounds;
         this.openRounds = openRounds;
         this.ledger = ledger;
+        this.cycleCounts = cycleCounts;
         this.zone = zone;
     }
 
@@ -199,7 +208,7 @@ class BatteryViews {
                 ledger.ofBattery(battery.id(), null, LINES_TOLD).stream()
                         .map(entry -> LedgerLine.of(entry, words))
                         .toList(),
-                ledger.cycles(battery.id(), zone),
+                cycleCounts.of(battery.id()),
                 LocalDate.ofInstant(batteryStates.instant(), zone));
     }
 

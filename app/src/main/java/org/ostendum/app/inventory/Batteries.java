@@ -49,6 +49,7 @@ public class Batteries {
             BATTERY.WATER_OWNER_ID,
             PACK_LAYOUT.LAYOUT,
             PLACE,
+            ROOM.ID,
             ROOM.CODE,
             MACHINE.CODE,
             PERSON.NAME);
@@ -266,6 +267,7 @@ public class Batteries {
                 r.get(BATTERY.MACHINE_ID),
                 r.get(MACHINE.CODE),
                 r.get(PLACE),
+                r.get(ROOM.ID),
                 r.get(ROOM.CODE),
                 r.get(BATTERY.WATER_OWNER_ID),
                 r.get(PERSON.NAME));

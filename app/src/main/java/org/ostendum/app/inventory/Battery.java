@@ -11,7 +11,8 @@ import org.ostendum.core.battery.CellLayout;
  * @param slotId the slot it stands in, null when in a machine or elsewhere
  * @param machineId the machine it is in, null when it stands
  * @param place in the words of the site: "Stand A 3", "F3", null when nobody knows
- * @param roomCode the room it is drawn in, null when in none
+ * @param roomId the room it is drawn in, null when in none
+ * @param roomCode its code, null when in none
  * @param waterOwner name of the one person who waters it, null when nobody
  */
 public record Battery(
@@ -26,6 +27,7 @@ public record Battery(
         @Nullable Long machineId,
         @Nullable String machineCode,
         @Nullable String place,
+        @Nullable Long roomId,
         @Nullable String roomCode,
         @Nullable Long waterOwnerId,
         @Nullable String waterOwner) {

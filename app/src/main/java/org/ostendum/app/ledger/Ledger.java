@@ -301,7 +301,7 @@ public class Ledger {
         return sql.fetchCount(LEDGER_ENTRY, LEDGER_ENTRY.CORRECTS_ID.eq(lineId).and(ofCell));
     }
 
-    public Cycles cycles(long batteryId, ZoneId zone) {
+    Cycles cycles(long batteryId, ZoneId zone) {
         var correction = LEDGER_ENTRY.as("correction");
         var row = sql.select(DSL.count(), DSL.min(LEDGER_ENTRY.HAPPENED_AT))
                 .from(LEDGER_ENTRY)

@@ -7,11 +7,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.defect.Defects;
 import org.ostendum.app.inventory.Battery;
-import org.ostendum.app.inventory.Rooms;
 import org.ostendum.app.rules.RuleChanges;
 import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.history.CellPast;
@@ -33,7 +31,6 @@ public class BatteryStates {
     private final BatteryFolds folds;
     private final States states;
     private final Defects defects;
-    private final Rooms rooms;
     private final RuleChanges ruleChanges;
     private final Measured measured;
     private final InHand inHand;
@@ -43,7 +40,6 @@ public class BatteryStates {
             BatteryFolds folds,
             States states,
             Defects defects,
-            Rooms rooms,
             RuleChanges ruleChanges,
             Measured measured,
             InHand inHand,
@@ -51,7 +47,6 @@ public class BatteryStates {
         this.folds = folds;
         this.states = states;
         this.defects = defects;
-        this.rooms = rooms;
         this.ruleChanges = ruleChanges;
         this.measured = measured;
         this.inHand = inHand;
@@ -94,9 +89,7 @@ public class BatteryStates {
     /** The same by a Rulebook already at hand. */
     public Map<Long, BatteryState> statesOf(Collection<Battery> batteries, Rulebook book) {
         Map<Long, StoredState> known = stored(batteries, book);
-        Map<Long, List<OpenDefect>> ofMachines = defects.openByMachine();
-        Map<String, Long> roomIds =
-                rooms.names().stream().collect(Collectors.toMap(Rooms.RoomName::code, Rooms.RoomName::id));
+        Map<Long, List<OpenDefect>> ofMachines = ofMachines(batteries);
         Map<Long, InHand.Taken> taken = inHand.now();
         Map<Long, BatteryState> now = new HashMap<>();
         for (Battery battery : batteries) {
@@ -107,9 +100,13 @@ public class BatteryStates {
                             battery,
                             state,
                             book,
-                            around(battery, ofMachines, roomIds, taken.getOrDefault(battery.id(), InHand.Taken.NOT))));
+                            around(battery, ofMachines, taken.getOrDefault(battery.id(), InHand.Taken.NOT))));
         }
         return now;
+    }
+
+    private Map<Long, List<OpenDefect>> ofMachines(Collection<Battery> batteries) {
+        return batteries.stream().anyMatch(battery -> battery.machineId() != null) ? defects.openByMachine() : Map.of();
     }
 
     private BatteryState state(Battery battery, StoredState stored, Rulebook book, Surroundings around) {
@@ -122,9 +119,8 @@ public class BatteryStates {
                 upTo != null && upTo.isAfter(now) ? upTo : now);
     }
 
-    private Surroundings around(
-            Battery battery, Map<Long, List<OpenDefect>> ofMachines, Map<String, Long> roomIds, InHand.Taken taken) {
-        Long room = battery.roomCode() == null ? null : roomIds.get(battery.roomCode());
+    private Surroundings around(Battery battery, Map<Long, List<OpenDefect>> ofMachines, InHand.Taken taken) {
+        Long room = battery.roomId();
         return new Surroundings(
                 measured.battery(battery.id()).orElse(null),
                 room == null ? null : measured.room(room).orElse(null),

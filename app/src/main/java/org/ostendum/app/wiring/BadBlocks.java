@@ -1,12 +1,12 @@
 package org.ostendum.app.wiring;
 
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.db.Payload;
 import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.ledger.CycleCounts;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.ledger.LedgerEntry;
 import org.ostendum.app.state.BatteryStates;
@@ -29,12 +29,12 @@ class BadBlocks {
 
     private final BatteryStates batteryStates;
     private final Ledger ledger;
-    private final ZoneId zone;
+    private final CycleCounts cycleCounts;
 
-    BadBlocks(BatteryStates batteryStates, Ledger ledger, ZoneId zone) {
+    BadBlocks(BatteryStates batteryStates, Ledger ledger, CycleCounts cycleCounts) {
         this.batteryStates = batteryStates;
         this.ledger = ledger;
-        this.zone = zone;
+        this.cycleCounts = cycleCounts;
     }
 
     /**
@@ -67,7 +67,7 @@ class BadBlocks {
         if (bad.isEmpty()) {
             return null;
         }
-        int done = ledger.cycles(battery.id(), zone).onRecord();
+        int done = cycleCounts.of(battery.id()).onRecord();
         @Nullable Prices prices = battery.type().prices();
         return new BadBlock(
                 List.copyOf(bad),

@@ -59,7 +59,7 @@ class ChargeFollowerTest {
                 1, model, "Corvane", 12, "to the ring", 930, false, DateScheme.LETTER_DIGIT, 0, "", false, null);
         LocalDate day = LocalDate.of(2024, 5, 4);
         Battery battery =
-                new Battery(7, "T-07", "S", type, null, day, day, 1L, null, null, "Stand 1", "main", null, null);
+                new Battery(7, "T-07", "S", type, null, day, day, 1L, null, null, "Stand 1", 1L, "main", null, null);
         Duration hours = Duration.ofHours(8);
         return new ExpectedCharge(
                 battery, Rules.standard(), 400.0, new TimeToFull.Estimate(hours, hours, hours, false));
