@@ -10,7 +10,6 @@ import org.ostendum.app.draw.BatteryPlotter;
 import org.ostendum.app.draw.TrendDrawing;
 import org.ostendum.app.draw.TrendPlotter;
 import org.ostendum.app.inventory.Battery;
-import org.ostendum.app.ledger.CycleCounts;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.procedure.DoneAt;
 import org.ostendum.app.round.CellFigure;
@@ -55,21 +54,13 @@ class BatteryViews {
     private final Rounds rounds;
     private final OpenRounds openRounds;
     private final Ledger ledger;
-    private final CycleCounts cycleCounts;
     private final ZoneId zone;
 
-    BatteryViews(
-            BatteryStates batteryStates,
-            Rounds rounds,
-            OpenRounds openRounds,
-            Ledger ledger,
-            CycleCounts cycleCounts,
-            ZoneId zone) {
+    BatteryViews(BatteryStates batteryStates, Rounds rounds, OpenRounds openRounds, Ledger ledger, ZoneId zone) {
         this.batteryStates = batteryStates;
         this.rounds = rounds;
         this.openRounds = openRounds;
         this.ledger = ledger;
-        this.cycleCounts = cycleCounts;
         this.zone = zone;
     }
 
@@ -79,7 +70,7 @@ class BatteryViews {
      * @param last the newest round on record, null for none
      * @param trend null where no gravity is on record
      * @param open a round being taken, null for none
-     * @param cycles as far as they are on record
+     * @param zone of the site
      */
     record BatteryView(
             Battery battery,
@@ -92,7 +83,7 @@ class BatteryViews {
             @Nullable TrendDrawing trend,
             @Nullable OpenRound open,
             List<LedgerLine> lines,
-            Cycles cycles,
+            ZoneId zone,
             LocalDate today) {
 
         public Verdict verdict() {
@@ -101,7 +92,11 @@ class BatteryViews {
 
         /** @return null for one that is broken in */
         public @Nullable BreakIn breakIn() {
-            return BreakIn.of(battery.inServiceOn(), today, state.charging().charges(), rules)
+            return BreakIn.of(
+                            battery.inServiceOn(),
+                            today,
+                            state.charging().cycles().onRecord(),
+                            rules)
                     .orElse(null);
         }
 
@@ -114,8 +109,13 @@ class BatteryViews {
             return Math.max(0, ChronoUnit.DAYS.between(today, day));
         }
 
+        /** @return as far as they are on record */
+        public Cycles cycles() {
+            return state.charging().cycles();
+        }
+
         public int cyclesDone() {
-            return cycles.done(battery.inServiceOn(), today);
+            return cycles().done(battery.inServiceOn(), today, zone);
         }
 
         public BatteryState.Phase phase() {
@@ -208,7 +208,7 @@ class BatteryViews {
                 ledger.ofBattery(battery.id(), null, LINES_TOLD).stream()
                         .map(entry -> LedgerLine.of(entry, words))
                         .toList(),
-                cycleCounts.of(battery.id()),
+                zone,
                 LocalDate.ofInstant(batteryStates.instant(), zone));
     }
 

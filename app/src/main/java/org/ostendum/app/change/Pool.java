@@ -72,7 +72,8 @@ class Pool {
     }
 
     private static @Nullable BreakIn breakIn(Battery battery, BatteryState state, LocalDate today) {
-        return BreakIn.of(battery.inServiceOn(), today, state.charging().charges(), state.rules())
+        return BreakIn.of(
+                        battery.inServiceOn(), today, state.charging().cycles().onRecord(), state.rules())
                 .orElse(null);
     }
 

@@ -9,8 +9,6 @@ import static org.ostendum.app.db.jooq.Tables.PERSON;
 
 import java.time.Clock;
 import java.time.Instant;
-import java.time.LocalDate;
-import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -32,7 +30,6 @@ import org.ostendum.app.db.jooq.tables.records.LedgerEntryRecord;
 import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.event.EventLog;
-import org.ostendum.core.life.Cycles;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -299,17 +296,6 @@ public class Ledger {
                 ? LEDGER_ENTRY.CELL.isNull()
                 : LEDGER_ENTRY.CELL.eq(cell.shortValue()).or(LEDGER_ENTRY.CELL.isNull());
         return sql.fetchCount(LEDGER_ENTRY, LEDGER_ENTRY.CORRECTS_ID.eq(lineId).and(ofCell));
-    }
-
-    Cycles cycles(long batteryId, ZoneId zone) {
-        var correction = LEDGER_ENTRY.as("correction");
-        var row = sql.select(DSL.count(), DSL.min(LEDGER_ENTRY.HAPPENED_AT))
-                .from(LEDGER_ENTRY)
-                .where(LEDGER_ENTRY.BATTERY_ID.eq(batteryId).and(LEDGER_ENTRY.KIND.eq(EntryKind.CHARGE_END.name())))
-                .andNotExists(selectOne().from(correction).where(correction.CORRECTS_ID.eq(LEDGER_ENTRY.ID)))
-                .fetchSingle();
-        @Nullable Instant first = row.value2();
-        return new Cycles(row.value1(), first == null ? null : LocalDate.ofInstant(first, zone));
     }
 
     /** Follows the battery's chain from its first line; finds a line that was changed, left out or put in. */

@@ -6,7 +6,6 @@ import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.db.Payload;
 import org.ostendum.app.inventory.Battery;
-import org.ostendum.app.ledger.CycleCounts;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.ledger.LedgerEntry;
 import org.ostendum.app.state.BatteryStates;
@@ -14,6 +13,7 @@ import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.life.BlockChoice;
 import org.ostendum.core.life.BlockWay;
 import org.ostendum.core.life.Prices;
+import org.ostendum.core.state.BatteryState;
 import org.ostendum.core.wiring.Pack;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
@@ -29,12 +29,10 @@ class BadBlocks {
 
     private final BatteryStates batteryStates;
     private final Ledger ledger;
-    private final CycleCounts cycleCounts;
 
-    BadBlocks(BatteryStates batteryStates, Ledger ledger, CycleCounts cycleCounts) {
+    BadBlocks(BatteryStates batteryStates, Ledger ledger) {
         this.batteryStates = batteryStates;
         this.ledger = ledger;
-        this.cycleCounts = cycleCounts;
     }
 
     /**
@@ -63,11 +61,12 @@ class BadBlocks {
     BadBlock of(Battery battery, Pack pack) {
         int perBlock = pack.layout().cellsPerCase();
         TreeSet<Integer> bad = new TreeSet<>();
-        batteryStates.stateOf(battery).cellsToRenew().forEach(cell -> bad.add((cell - 1) / perBlock + 1));
+        BatteryState state = batteryStates.stateOf(battery);
+        state.cellsToRenew().forEach(cell -> bad.add((cell - 1) / perBlock + 1));
         if (bad.isEmpty()) {
             return null;
         }
-        int done = cycleCounts.of(battery.id()).onRecord();
+        int done = state.charging().cycles().onRecord();
         @Nullable Prices prices = battery.type().prices();
         return new BadBlock(
                 List.copyOf(bad),

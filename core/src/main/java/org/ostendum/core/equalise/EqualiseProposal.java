@@ -49,7 +49,7 @@ public record EqualiseProposal(Reason reason, Message sentence) {
         Instant last = battery.charging().equalised();
         int interval = (int) battery.rules().duration(RuleKey.EQUALISE_INTERVAL).toDays();
         if (last == null) {
-            return battery.charging().charges() == 0
+            return battery.charging().cycles().onRecord() == 0
                     ? Optional.empty()
                     : Optional.of(new EqualiseProposal(Reason.CALENDAR, Message.of("equalise.unknown", interval)));
         }

@@ -74,23 +74,6 @@ class ChangeAndRebuildTest extends ApplicationTest {
         return UUID.randomUUID().toString().substring(0, 4);
     }
 
-    private void press(String text) {
-        browser.wait(Duration.ofSeconds(15))
-                .ignoring(StaleElementReferenceException.class)
-                .withMessage(() -> "No “" + text + "” on\n" + browser.text("#content"))
-                .until(d -> d.findElements(By.cssSelector("#content button, #content a")).stream()
-                        .filter(b -> b.isDisplayed()
-                                && b.getText().strip().toLowerCase().startsWith(text.toLowerCase()))
-                        .findFirst()
-                        .map(ChangeAndRebuildTest::pressed)
-                        .isPresent());
-    }
-
-    private static WebElement pressed(WebElement button) {
-        button.click();
-        return button;
-    }
-
     private String step() {
         return browser.text(".now-step h2");
     }
@@ -132,7 +115,7 @@ class ChangeAndRebuildTest extends ApplicationTest {
     }
 
     private void endJob() {
-        press("End the job and write it down");
+        browser.press("End the job and write it down");
         browser.awaitText(".now-step h2", "written down");
     }
 
@@ -157,13 +140,13 @@ class ChangeAndRebuildTest extends ApplicationTest {
         lookAndBegin();
         if (step().contains("is the one to take first")) {
             browser.await("#value").sendKeys("the other one is blocked in");
-            press("Keep and go on");
+            browser.press("Keep and go on");
         }
         walkTo("How is it changed", "62");
-        press(how);
+        browser.press(how);
         browser.awaitText(".now-step h2", then);
         walkToAnswer(done);
-        press(done);
+        browser.press(done);
         walkTo("Look at the new one", "62");
         walkTo("Compare its weight", "62");
         assertThat(batteries.byId(fresh.id()).orElseThrow().machineCode()).isEqualTo(truck);
@@ -196,7 +179,7 @@ class ChangeAndRebuildTest extends ApplicationTest {
     void aPackComesApartByEachSchoolAndNothingCanBeBridgedInTheEnd(School school) {
         Battery car = pack();
         browser.go("/batteries/" + car.code() + "/pack?school=" + school);
-        press("Take it apart");
+        browser.press("Take it apart");
         lookAndBegin();
         walkTo("off:", "10");
         assertThat(browser.text(".reach")).contains("50.88");
@@ -217,7 +200,7 @@ class ChangeAndRebuildTest extends ApplicationTest {
     void aBlockTurnedRoundIsNamedBeforeTheLastLinkGoesOn() {
         Battery car = pack();
         browser.go("/batteries/" + car.code() + "/pack?way=together&school=LEAST");
-        press("Put it together");
+        browser.press("Put it together");
         lookAndBegin();
         walkTo("Read each block", "10");
         for (int block = 1; block <= 6; block++) {
@@ -226,7 +209,7 @@ class ChangeAndRebuildTest extends ApplicationTest {
         browser.awaitText(".now-step", "Block 5 reads -8.51 V: it is turned round");
         read("5", "8.51");
         read("0", "51.17");
-        press("All read");
+        browser.press("All read");
         browser.awaitText(".now-step h2", "on:");
     }
 
@@ -236,7 +219,7 @@ class ChangeAndRebuildTest extends ApplicationTest {
         packs.addTap(car.id(), new Tap("Lights", 1, 2), TestClock.now().minus(Duration.ofDays(400)));
         browser.go("/batteries/" + car.code() + "/pack");
         browser.awaitText("#content", "Their turn is over");
-        press("Let blocks change places");
+        browser.press("Let blocks change places");
         lookAndBegin();
         walkTo("Block 1 goes to place 6", "10");
         walkTo("Read each block", "10");
@@ -244,7 +227,7 @@ class ChangeAndRebuildTest extends ApplicationTest {
             read(String.valueOf(block), "8.5" + block);
         }
         read("0", "51.21");
-        press("All read");
+        browser.press("All read");
         browser.awaitText(".now-step h2", "Last link");
         walkTo("All steps", "10");
         endJob();
@@ -275,7 +258,7 @@ class ChangeAndRebuildTest extends ApplicationTest {
         browser.awaitText(".now-step h2", "Drill or cut");
         walkTo("Serial number", "1");
         browser.await("#value").sendKeys("LK-99120, 3 weeks");
-        press("Keep and go on");
+        browser.press("Keep and go on");
         browser.awaitText(".now-step h2", "Gravity of the new cell");
         browser.await("#value").sendKeys("1.280" + Keys.ENTER);
         browser.awaitText(".now-step h2", "Its volts");

@@ -80,18 +80,9 @@ class ChargeAtSpeedTest {
                 .anyMatch(e -> e.getText().toLowerCase().contains(text.toLowerCase())));
     }
 
-    private void press(String text) {
-        patiently("No button “" + text + "”")
-                .until(d -> d.findElements(By.cssSelector("main button, aside button")).stream()
-                        .filter(b -> b.isDisplayed() && b.getText().strip().equalsIgnoreCase(text))
-                        .findFirst()
-                        .orElse(null))
-                .click();
-    }
-
     private void putOnCharge(String battery) {
         browser.go("/batteries/" + battery + "/jobs/charge");
-        press("Something is not right: step by step");
+        browser.press("Something is not right: step by step");
         for (String answer : new String[] {
             "Plates covered, not topped up",
             "Case, cables and plug whole",
@@ -100,7 +91,7 @@ class ChargeAtSpeedTest {
             "The charger starts",
             "End the job and write it down"
         }) {
-            press(answer);
+            browser.press(answer);
         }
         awaitText(".now-step h2", "written down");
     }
@@ -130,7 +121,7 @@ class ChargeAtSpeedTest {
                 .hasSizeGreaterThanOrEqualTo(2);
         // The way to end it is another form than the one for “not full”.
         browser.go("/batteries/T-1/charge");
-        press("End the charge: full");
+        browser.press("End the charge: full");
 
         awaitText("[role=status]", "has ended");
         awaitText(".racks section:first-child", "T-1");
@@ -208,10 +199,10 @@ class ChargeAtSpeedTest {
     @Test
     void equalisingIsFollowedByTheLowestCellAndItsGasRings() {
         browser.go("/batteries/T-6/jobs/equalise");
-        press("Begin");
-        press("Covered, not topped up");
-        press("Caps on, lid open, fan on, no flame and no spark near");
-        press("Done");
+        browser.press("Begin");
+        browser.press("Covered, not topped up");
+        browser.press("Caps on, lid open, fan on, no flame and no spark near");
+        browser.press("Done");
         awaitText(".now-step h2", "Draw the lowest cell");
         equipment.switchFan(false);
         equipment.pass(Duration.ofMinutes(3));
@@ -241,16 +232,16 @@ class ChargeAtSpeedTest {
         }
 
         browser.driver().get(job);
-        press("End the readings");
+        browser.press("End the readings");
         patiently("the hours")
                 .until(d -> !d.findElements(By.cssSelector("#value")).isEmpty());
         double hours = Double.parseDouble(String.valueOf(browser.find("#value").getDomProperty("value")));
         assertThat(hours).isBetween(5.0, 40.0);
-        press("Keep and go on");
-        press("The charger is off");
-        press("Done");
-        press("Done");
-        press("End the job and write it down");
+        browser.press("Keep and go on");
+        browser.press("The charger is off");
+        browser.press("Done");
+        browser.press("Done");
+        browser.press("End the job and write it down");
         awaitText(".now-step h2", "written down");
         browser.go("/batteries/T-6");
         assertThat(browser.text("main"))

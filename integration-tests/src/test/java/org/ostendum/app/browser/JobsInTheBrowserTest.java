@@ -74,18 +74,6 @@ class JobsInTheBrowserTest extends ApplicationTest {
         fillUpTheKit();
     }
 
-    /** Presses what is called so, once the page has it. */
-    private void press(String text) {
-        browser.wait(Duration.ofSeconds(15))
-                .ignoring(StaleElementReferenceException.class)
-                .withMessage(() -> "No “" + text + "” on\n" + browser.text("main"))
-                .until(d -> d.findElements(By.cssSelector("main button, aside button, main a, aside a")).stream()
-                        .filter(b -> b.isDisplayed() && b.getText().strip().equalsIgnoreCase(text))
-                        .findFirst()
-                        .orElse(null))
-                .click();
-    }
-
     private void at(String step) {
         browser.awaitText(".now-step h2", step);
     }
@@ -96,33 +84,33 @@ class JobsInTheBrowserTest extends ApplicationTest {
         browser.signIn("tom");
         browser.go("/batteries/T-21/jobs/water");
         browser.awaitText(".slate .verdict", "water would overflow");
-        press("Open it by: Put on charge");
-        press("Something is not right: step by step");
+        browser.press("Open it by: Put on charge");
+        browser.press("Something is not right: step by step");
         at("Are case, cables");
-        press("Case, cables and plug whole");
+        browser.press("Case, cables and plug whole");
         at("How warm is the electrolyte");
-        press("No more than hand-warm");
+        browser.press("No more than hand-warm");
         at("Open the lid");
-        press("Caps on, lid or compartment open, nothing metal on top");
+        browser.press("Caps on, lid or compartment open, nothing metal on top");
         at("Do voltage and connector");
-        press("Voltage and connector agree");
+        browser.press("Voltage and connector agree");
         at("Charger off, then plug in");
-        press("The charger is off");
+        browser.press("The charger is off");
         at("Does it start");
-        press("The charger starts");
-        press("End the job and write it down");
+        browser.press("The charger starts");
+        browser.press("End the job and write it down");
         browser.awaitText(".now-step h2", "written down");
         browser.go("/batteries/T-21/jobs/finish-charge");
-        press("Begin");
-        press("Voltage has not risen for two hours");
+        browser.press("Begin");
+        browser.press("Voltage has not risen for two hours");
         browser.await("#value").sendKeys("402" + Keys.ENTER);
         browser.awaitText(".now-step h2", "Electrolyte temperature");
         browser.await("#value").sendKeys("29,5" + Keys.ENTER);
         at("Charger off, then unplug");
-        press("The charger is off");
+        browser.press("The charger is off");
         at("Leave caps and lid open");
-        press("Done");
-        press("End the job and write it down");
+        browser.press("Done");
+        browser.press("End the job and write it down");
         browser.awaitText(".now-step h2", "written down");
         browser.go("/batteries/T-21/jobs/water");
         browser.awaitText(".slate .verdict", "Water the battery:");
@@ -134,29 +122,29 @@ class JobsInTheBrowserTest extends ApplicationTest {
     void aSpillToItsClosedReport() {
         browser.signIn("oskar");
         browser.go("/room-jobs/spill");
-        press("Begin");
-        press("Nobody");
+        browser.press("Begin");
+        browser.press("Nobody");
         at("How large is it");
-        press("Less than a bucket");
+        browser.press("Less than a bucket");
         at("Clear the area");
-        press("Done");
+        browser.press("Done");
         at("Open the kit");
-        press("Done");
+        browser.press("Done");
         at("Soda from the edge");
         assertThat(browser.text(".now-step")).contains("takes some 0.8 kg of soda, 5 litres some 4.2 kg");
-        press("Done");
+        browser.press("Done");
         at("Battery into its bag");
         browser.find(".now-step details summary").click();
         browser.find("#skip-reason").sendKeys("nothing leaks");
-        press("Skip it");
+        browser.press("Skip it");
         at("Neutralise the rest");
-        press("Done");
+        browser.press("Done");
         at("Put up the sign");
-        press("Done");
+        browser.press("Done");
         at("has looked at the place");
-        press("Sign as Oskar Lindqvarn");
-        press("End the job and write it down");
-        press("Write the incident report");
+        browser.press("Sign as Oskar Lindqvarn");
+        browser.press("End the job and write it down");
+        browser.press("Write the incident report");
         browser.await("#what").sendKeys("three litres over the floor");
         browser.find("#cause").sendKeys("hose slipped off the gun");
         browser.find("#place").sendKeys("by the water cart");
@@ -166,7 +154,7 @@ class JobsInTheBrowserTest extends ApplicationTest {
         browser.js(
                 "document.getElementById('kit').value = arguments[0]",
                 TestClock.today().minusDays(1).toString());
-        press("Keep the report");
+        browser.press("Keep the report");
         browser.awaitText(".told", "A lead reviews it next");
         String report = browser.driver().getCurrentUrl();
         try (Browser lead = new Browser(port, 1280, 800)) {
@@ -201,7 +189,7 @@ class JobsInTheBrowserTest extends ApplicationTest {
         browser.go("/batteries/T-10/jobs/water");
         browser.find(".slate details summary").click();
         browser.find("#reason").sendKeys("maker’s man asked for it, he stands here");
-        press("Begin in spite of it");
+        browser.press("Begin in spite of it");
         browser.awaitText("aside", "was overridden by Maud Ferrow");
         browser.go("/jobs");
         browser.awaitText("aside", "he stands here");
@@ -227,23 +215,23 @@ class JobsInTheBrowserTest extends ApplicationTest {
         browser.signIn("priya");
         browser.go("/jobs/" + job);
         browser.awaitText(".now-step", "Ah are still to go in");
-        press("End the first charge");
+        browser.press("End the first charge");
         browser.awaitText(".fault", "Not yet");
         browser.find("#volts").sendKeys("14.9");
         browser.find("#amps").sendKeys("3.5");
         browser.find("#temperature").sendKeys("99");
         browser.find("#gravity").sendKeys("281");
-        press("Write the row");
+        browser.press("Write the row");
         browser.awaitText(".field .fault", "-40 °C to 80 °C");
         assertThat(browser.find("#gravity").getDomAttribute("value")).isEqualTo("281");
         browser.find("#temperature").clear();
         browser.find("#temperature").sendKeys("34");
-        press("Write the row");
+        browser.press("Write the row");
         browser.awaitText(".now-step table", "1.28");
-        press("It is above the temperature limit.");
+        browser.press("It is above the temperature limit.");
         browser.awaitText(".now-step", "Let it cool");
         browser.find("#resume-reason").sendKeys("cooled to 36");
-        press("Go on with the job");
+        browser.press("Go on with the job");
         browser.awaitText(".now-step", "Write the row");
         assertThat(jobs.byId(job).orElseThrow().isOpen()).isTrue();
     }
@@ -255,12 +243,12 @@ class JobsInTheBrowserTest extends ApplicationTest {
         browser.signIn("priya");
         browser.go("/jobs/" + job);
         browser.awaitText(".now-step", "It is done: steady voltage and gravity");
-        press("End the first charge");
+        browser.press("End the first charge");
         at("Switch off, then unplug");
-        press("The charger is off and unplugged");
+        browser.press("The charger is off and unplugged");
         at("Level at its mark");
-        press("At the mark");
-        press("End the job and write it down");
+        browser.press("At the mark");
+        browser.press("End the job and write it down");
         browser.awaitText(".now-step h2", "written down");
         long battery = batteries.byCode("A-4").orElseThrow().id();
         assertThat(ledger.ofBattery(battery, null, 2))

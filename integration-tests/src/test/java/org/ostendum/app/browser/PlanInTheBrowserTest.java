@@ -40,21 +40,6 @@ class PlanInTheBrowserTest extends ApplicationTest {
         hand.close();
     }
 
-    private static void press(Browser browser, String text) {
-        browser.wait(Duration.ofSeconds(40))
-                .ignoring(StaleElementReferenceException.class)
-                .withMessage(() -> "No “" + text + "” on\n" + browser.text("#content"))
-                .until(d -> d.findElements(By.cssSelector("#content button, #content a, #content summary")).stream()
-                        .filter(b -> b.isDisplayed()
-                                && b.getText().strip().toLowerCase().startsWith(text.toLowerCase()))
-                        .findFirst()
-                        .map(button -> {
-                            button.click();
-                            return true;
-                        })
-                        .orElse(false));
-    }
-
     private static void sees(Browser browser, String text) {
         browser.wait(Duration.ofSeconds(20))
                 .ignoring(StaleElementReferenceException.class)
@@ -89,7 +74,7 @@ class PlanInTheBrowserTest extends ApplicationTest {
         assertThat(lead.text("#content")).containsAnyOf("Pinned: it stays", "It cannot be on");
         lead.go("/plan");
         if (lead.text("#content").contains("Leave it")) {
-            press(lead, "Leave it");
+            lead.press("Leave it");
         }
     }
 
@@ -104,9 +89,9 @@ class PlanInTheBrowserTest extends ApplicationTest {
     @Test
     void fromThePlanOfTheDayToTheFirstJobDone() {
         lead.go("/plan");
-        press(lead, "Plan anew from now");
-        press(lead, "The plan is there");
-        press(lead, "Take this plan");
+        lead.press("Plan anew from now");
+        lead.press("The plan is there");
+        lead.press("Take this plan");
         sees(lead, "The plan is in force");
 
         String bar = lead.wait(Duration.ofSeconds(10))
@@ -116,16 +101,16 @@ class PlanInTheBrowserTest extends ApplicationTest {
                         .reduce((a, b) -> b)
                         .orElse(null));
         lead.go(bar.substring(bar.indexOf("/plan")));
-        press(lead, "Pin it here");
+        lead.press("Pin it here");
         sees(lead, "Pinned");
-        press(lead, "The whole plan");
+        lead.press("The whole plan");
 
-        press(lead, "Something went wrong");
-        press(lead, "A charger does not work");
-        press(lead, "Say so and plan again");
+        lead.press("Something went wrong");
+        lead.press("A charger does not work");
+        lead.press("Say so and plan again");
         sees(lead, "Proposed");
         sees(lead, "differs");
-        press(lead, "Take this plan");
+        lead.press("Take this plan");
         sees(lead, "The plan is in force");
 
         hand.go("/plan/mine");
@@ -139,7 +124,7 @@ class PlanInTheBrowserTest extends ApplicationTest {
                 .as("the state shows that it is done")
                 .isNotEqualTo(first);
         hand.go("/plan/wrong");
-        press(hand, "It is over");
+        hand.press("It is over");
         sees(hand, "planned anew");
     }
 }

@@ -6,7 +6,6 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.ostendum.app.charge.ChargeRuns;
 import org.ostendum.app.inventory.Battery;
-import org.ostendum.app.ledger.CycleCounts;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.ledger.LedgerEntry;
 import org.ostendum.app.ledger.LedgerEvents;
@@ -44,9 +43,6 @@ class ChargeTakenBackTest extends ApplicationTest {
     private Ledger ledger;
 
     @Autowired
-    private CycleCounts cycleCounts;
-
-    @Autowired
     private People people;
 
     private void begin(Battery battery, ChargeKind kind) {
@@ -78,9 +74,9 @@ class ChargeTakenBackTest extends ApplicationTest {
     @Test
     void aChargeThatDidNotEndIsNoCycle() throws Exception {
         Battery battery = own.full("K-93", "T-21");
-        assertThat(cycleCounts.of(battery.id()).onRecord()).isEqualTo(1);
+        assertThat(states.stateOf(battery).charging().cycles().onRecord()).isEqualTo(1);
         takeBack(battery, EntryKind.CHARGE_END);
-        assertThat(cycleCounts.of(battery.id()).onRecord()).isZero();
+        assertThat(states.stateOf(battery).charging().cycles().onRecord()).isZero();
         assertThat(states.stateOf(battery).isCharging()).isTrue();
         assertThat(runs.openOf(battery.id())).isPresent();
     }

@@ -10,6 +10,7 @@ import java.util.Objects;
 import org.openqa.selenium.By;
 import org.openqa.selenium.JavascriptExecutor;
 import org.openqa.selenium.Keys;
+import org.openqa.selenium.WebDriverException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
@@ -19,6 +20,15 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 
 /** Debian's headless Chromium at the application, as a person sits at it. */
 public final class Browser implements AutoCloseable {
+    /** Looked for within the page: to ask the driver for the words of each button takes seconds on a long page. */
+    private static final String CALLED =
+            """
+            const said = arguments[0].toLowerCase();
+            const words = (e) => (e.innerText ?? e.textContent).trim().toLowerCase();
+            const shown = [...document.querySelectorAll('#content :is(button, a, summary)')].filter((e) => e.checkVisibility());
+            return shown.find((e) => words(e) === said) ?? shown.find((e) => words(e).startsWith(said));
+            """;
+
     private final ChromeDriver driver;
     private final String home;
 
@@ -110,6 +120,23 @@ public final class Browser implements AutoCloseable {
         return wait(patience)
                 .until(d ->
                         d.findElements(By.cssSelector(css)).stream().findFirst().orElse(null));
+    }
+
+    /** Presses what is called so, or begins so, as soon as the page shows it. */
+    public void press(String text) {
+        wait(Duration.ofSeconds(40))
+                // While a page gives way to the next one, the driver fails in more ways than one.
+                .ignoring(WebDriverException.class)
+                .withMessage(() -> "No “" + text + "” on\n" + text("#content"))
+                .until(d -> isPressed(text));
+    }
+
+    private boolean isPressed(String text) {
+        if (js(CALLED, text) instanceof WebElement button) {
+            button.click();
+            return true;
+        }
+        return false;
     }
 
     public void awaitText(String css, String text) {

@@ -75,7 +75,8 @@ public final class HouseBatteries {
 
     /** A new battery is not taken down as far until it is broken in. */
     private double leastSoc(Battery battery, BatteryState state, Rules rules) {
-        return BreakIn.of(battery.inServiceOn(), today, state.charging().charges(), rules)
+        return BreakIn.of(
+                        battery.inServiceOn(), today, state.charging().cycles().onRecord(), rules)
                 .map(breakIn -> Math.max(LEAST_SOC, 1 - breakIn.depthPercent() / 100.0))
                 .orElse(LEAST_SOC);
     }

@@ -17,6 +17,7 @@ import org.ostendum.core.event.BatteryEvent.Worked;
 import org.ostendum.core.event.ChargeKind;
 import org.ostendum.core.event.Ending;
 import org.ostendum.core.event.FullSign;
+import org.ostendum.core.life.Cycles;
 import org.ostendum.core.measure.Answer;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.rulebook.RuleKey;
@@ -32,7 +33,7 @@ import org.ostendum.core.state.fact.ChargeRange.Basis;
  * @param ending how
  * @param equalised when its last equalising charge ended, null where nobody knows of one
  * @param stoodFlat when it was last found run flat and left so, null for never; a full charge forgets it
- * @param charges on record that ended
+ * @param cycles charges on record that ended
  * @param turned when its charge last changed by work or a charge, null for never
  */
 public record ChargeFacts(
@@ -45,7 +46,7 @@ public record ChargeFacts(
         Ending ending,
         @Nullable Instant equalised,
         @Nullable Instant stoodFlat,
-        int charges,
+        Cycles cycles,
         @Nullable Instant turned) {
 
     static final ChargeFacts NOTHING = new ChargeFacts(
@@ -58,7 +59,7 @@ public record ChargeFacts(
             Ending.UNSTATED,
             null,
             null,
-            0,
+            Cycles.NONE,
             null);
 
     /** Meters and logs agree no better with what the plates have given (rule of thumb). */
@@ -162,7 +163,7 @@ public record ChargeFacts(
         Set<FullSign> signs = signs(ended, sheet);
         Edit after = with().onCharge(null)
                 .chargeEnded(ended.at(), ended.ending())
-                .charges(charges + 1)
+                .cycles(cycles.andOne(ended.at()))
                 .turned(ended.at());
         boolean partial = onCharge != null && onCharge.kind().isPartial() && ended.ending() != Ending.FULL;
         if (!ended.ending().isBeforeFull() && !partial && FullSign.isEvidence(signs)) {
@@ -329,7 +330,7 @@ public record ChargeFacts(
         private Ending ending;
         private @Nullable Instant equalised;
         private @Nullable Instant stoodFlat;
-        private int charges;
+        private Cycles cycles;
         private @Nullable Instant turned;
 
         private Edit(ChargeFacts before) {
@@ -342,7 +343,7 @@ public record ChargeFacts(
             ending = before.ending;
             equalised = before.equalised;
             stoodFlat = before.stoodFlat;
-            charges = before.charges;
+            cycles = before.cycles;
             turned = before.turned;
         }
 
@@ -387,8 +388,8 @@ public record ChargeFacts(
             return this;
         }
 
-        private Edit charges(int count) {
-            charges = count;
+        private Edit cycles(Cycles now) {
+            cycles = now;
             return this;
         }
 
@@ -407,7 +408,7 @@ public record ChargeFacts(
 
         private ChargeFacts facts() {
             return new ChargeFacts(
-                    full, range, onCharge, missing, worked, chargeEnded, ending, equalised, stoodFlat, charges, turned);
+                    full, range, onCharge, missing, worked, chargeEnded, ending, equalised, stoodFlat, cycles, turned);
         }
     }
 }
