@@ -10,23 +10,38 @@ function look(element) {
   return `${element.localName} ${attributes.join(' ')} ${place % 2} ${place === 0} ${place === siblings.length - 1}`;
 }
 
-/** One of each group of words that are drawn alike, all the way up: the tenth row of a table has the colours of the second. */
-function alike() {
-  const looks = new Map([[document.documentElement, '']]);
-  const lookOf = (element) => {
-    if (!looks.has(element)) {
-      looks.set(element, `${lookOf(element.parentElement)} > ${look(element)}`);
+const kept = (name) => JSON.parse(sessionStorage.getItem(name) ?? '[]');
+const keep = (name, what) => sessionStorage.setItem(name, JSON.stringify([...what]));
+
+/** Numbers of looks, all the way up: a look is that of its parent and its own. They hold for the whole visit. */
+function lookNumbers() {
+  const numbers = new Map(kept('looks'));
+  const known = new Map([[null, 0]]);
+  const of = (element) => {
+    if (!known.has(element)) {
+      const drawn = `${of(element.parentElement)} ${look(element)}`;
+      if (!numbers.has(drawn)) {
+        numbers.set(drawn, numbers.size + 1);
+      }
+      known.set(element, numbers.get(drawn));
     }
-    return looks.get(element);
+    return known.get(element);
   };
+  return { of, keep: () => keep('looks', numbers) };
+}
+
+/** One of each group of words that are drawn alike, by the number of their look: the tenth row of a table has the colours of the second. */
+function alike() {
+  const numbers = lookNumbers();
   const one = new Map();
   for (const element of document.body.querySelectorAll('*')) {
     const says = [...element.childNodes].some((n) => n.nodeType === Node.TEXT_NODE && n.nodeValue.trim() !== '');
-    if ((says || element.placeholder) && element.checkVisibility() && !one.has(lookOf(element))) {
-      one.set(lookOf(element), element);
+    if ((says || element.placeholder) && element.checkVisibility() && !one.has(numbers.of(element))) {
+      one.set(numbers.of(element), element);
     }
   }
-  return [...one.values()];
+  numbers.keep();
+  return one;
 }
 
 const told = (result) =>
@@ -35,9 +50,20 @@ const told = (result) =>
 const accessible = () =>
   axe.run(document, { resultTypes: ['violations'], rules: { 'color-contrast': { enabled: false } } }).then(told);
 
-function legible(theme) {
+/** One style sheet draws all pages: what was legible on one of them is not looked at again on the next. */
+async function legible(theme) {
   document.documentElement.dataset.theme = theme;
-  return axe.run({ include: alike() }, { resultTypes: ['violations'], runOnly: ['color-contrast'] }).then(told);
+  const before = new Set(kept(theme));
+  const fresh = [...alike()].filter(([number]) => !before.has(number));
+  if (fresh.length === 0) {
+    return [];
+  }
+  const include = fresh.map(([, element]) => element);
+  const wrong = told(await axe.run({ include }, { resultTypes: ['violations'], runOnly: ['color-contrast'] }));
+  if (wrong.length === 0) {
+    keep(theme, [...before, ...fresh.map(([number]) => number)]);
+  }
+  return wrong;
 }
 
-window.looks = { accessible, legible, alike };
+window.looks = { accessible, legible };

@@ -25,11 +25,13 @@ abstract class EveryPage extends ApplicationTest {
     private int port;
 
     private Browser browser;
+    private Looks looks;
 
     @BeforeAll
     void open() {
         browser = new Browser(port, DESK, HEIGHT);
         browser.signIn("maud");
+        looks = new Looks(browser);
     }
 
     Browser browser() {
@@ -49,7 +51,6 @@ abstract class EveryPage extends ApplicationTest {
                 .filteredOn(url -> url.startsWith("http"))
                 .isNotEmpty()
                 .allMatch(url -> url.startsWith(browser.home()));
-        Looks looks = new Looks(browser);
         assertThat(looks.wrong()).as(page).isEmpty();
         assertThat(looks.illegible("DAY")).as(page).isEmpty();
         // At night the same page is told in other colours: nothing else can have changed.
@@ -63,13 +64,18 @@ abstract class EveryPage extends ApplicationTest {
     /** That nothing is found says something only where something would be. */
     @Test
     void whatIsWrongIsFound() {
-        browser.go("/me");
+        for (String page : List.of("/me", "/alarms")) {
+            isFoundOn(page);
+        }
+    }
+
+    private void isFoundOn(String page) {
+        browser.go(page);
         browser.js(
                 """
                 document.querySelector('main').insertAdjacentHTML('beforeend', '<p><input type=text></p><p id=pale>pale</p>');
                 Object.assign(document.getElementById('pale').style, { color: '#8c8c8c', background: '#808080' });
                 """);
-        Looks looks = new Looks(browser);
         assertThat(looks.wrong()).singleElement().asString().startsWith("label");
         assertThat(looks.illegible("DAY")).singleElement().asString().contains("pale");
         assertThat(looks.illegible("NIGHT")).singleElement().asString().contains("pale");

@@ -159,6 +159,11 @@ public final class Browser implements AutoCloseable {
         return ((JavascriptExecutor) driver).executeScript(script, arguments);
     }
 
+    /** Runs a script at the beginning of every page that is opened from now on. */
+    public void intoEveryPage(String script) {
+        driver.executeCdpCommand("Page.addScriptToEvaluateOnNewDocument", Map.of("source", script));
+    }
+
     /** Takes the network away or gives it back, as the browser sees it. */
     public void offline(boolean offline) {
         network(offline, 0);

@@ -9,7 +9,7 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Objects;
 
-/** What axe finds wrong with the page that a browser is at; its script is put into the page once, and asked thrice. */
+/** What axe finds wrong with the page that a browser is at; its script is put into every page that the browser opens from now on. */
 public final class Looks {
     private static final String SCRIPTS = read(AxeBuilder.class, "/axe.min.js") + ";" + read(Looks.class, "/looks.js");
 
@@ -18,7 +18,7 @@ public final class Looks {
     public Looks(Browser browser) {
         this.browser = browser;
         browser.driver().manage().timeouts().scriptTimeout(Patience.of(Duration.ofSeconds(60)));
-        browser.js(SCRIPTS);
+        browser.intoEveryPage(SCRIPTS);
     }
 
     private static String read(Class<?> beside, String resource) {
@@ -34,7 +34,7 @@ public final class Looks {
         return ask("accessible()");
     }
 
-    /** @return words too close in colour to their ground in a theme; of those drawn alike, one was looked at */
+    /** @return words too close in colour to their ground in a theme; of those drawn alike one was looked at, on one page of all */
     public List<String> illegible(String theme) {
         return ask("legible('" + theme + "')");
     }
