@@ -1,8 +1,5 @@
 package org.ostendum.app.support;
 
-import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
@@ -13,12 +10,10 @@ import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebDriverException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
-import org.openqa.selenium.chrome.ChromeDriverService;
-import org.openqa.selenium.chrome.ChromeOptions;
 import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.support.ui.WebDriverWait;
 
-/** Debian's headless Chromium at the application, as a person sits at it. */
+/** A browser at the application, as a person sits at it. */
 public final class Browser implements AutoCloseable {
     /** Looked for within the page: to ask the driver for the words of each button takes seconds on a long page. */
     private static final String CALLED =
@@ -31,10 +26,11 @@ public final class Browser implements AutoCloseable {
 
     private final ChromeDriver driver;
     private final String home;
+    private boolean hasOwnScript;
 
     public Browser(int port, int width, int height) {
         this.home = "http://127.0.0.1:" + port;
-        this.driver = new ChromeDriver(service(), options());
+        this.driver = Chromium.take();
         size(width, height, false);
     }
 
@@ -47,39 +43,6 @@ public final class Browser implements AutoCloseable {
     /** @return how wide the page is that is shown, more than the screen where it would scroll sideways */
     public int pageWidth() {
         return ((Number) js("return document.documentElement.scrollWidth")).intValue();
-    }
-
-    private static ChromeDriverService service() {
-        return new ChromeDriverService.Builder()
-                .usingDriverExecutable(Path.of("/usr/bin/chromedriver").toFile())
-                .withEnvironment(Map.of("SE_OFFLINE", "true", "SE_AVOID_STATS", "true"))
-                .build();
-    }
-
-    private static ChromeOptions options() {
-        try {
-            ChromeOptions options = new ChromeOptions();
-            options.setBinary("/usr/bin/chromium");
-            options.addArguments(List.of(
-                    "--headless",
-                    "--no-sandbox",
-                    "--disable-gpu",
-                    "--disable-dev-shm-usage",
-                    "--disable-quic",
-                    "--no-first-run",
-                    "--no-default-browser-check",
-                    "--disable-background-networking",
-                    "--disable-component-update",
-                    "--disable-sync",
-                    "--disable-extensions",
-                    "--hide-scrollbars",
-                    "--force-device-scale-factor=1",
-                    "--lang=en-US",
-                    "--user-data-dir=" + Files.createTempDirectory("ostendum-chromium-")));
-            return options;
-        } catch (IOException e) {
-            throw new IllegalStateException(e);
-        }
     }
 
     public ChromeDriver driver() {
@@ -162,6 +125,7 @@ public final class Browser implements AutoCloseable {
     /** Runs a script at the beginning of every page that is opened from now on. */
     public void intoEveryPage(String script) {
         driver.executeCdpCommand("Page.addScriptToEvaluateOnNewDocument", Map.of("source", script));
+        hasOwnScript = true;
     }
 
     /** Takes the network away or gives it back, as the browser sees it. */
@@ -196,6 +160,11 @@ public final class Browser implements AutoCloseable {
 
     @Override
     public void close() {
-        driver.quit();
+        if (hasOwnScript) {
+            driver.quit();
+        } else {
+            network(false, 0);
+            Chromium.giveBack(driver, home);
+        }
     }
 }
