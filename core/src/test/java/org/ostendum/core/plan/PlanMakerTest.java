@@ -12,6 +12,7 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.ostendum.core.plan.PlanProblem.Due;
 import org.ostendum.core.plan.PlanProblem.Machine;
+import org.ostendum.core.plan.PlanProblem.PoolBattery;
 import org.ostendum.core.plan.PlanProblem.Room;
 import org.ostendum.core.plan.PlanProblem.Shift;
 import org.ostendum.core.plan.PlanProblem.Worker;
@@ -159,6 +160,17 @@ class PlanMakerTest {
         assertThat(job(plan, Task.COOL, "B1").start()).isEqualTo(even.end());
         assertThat(job(plan, Task.WATER, "B1").start()).isAfterOrEqualTo(even.end());
         assertThat(plan.amount(Term.OVERDUE)).isZero();
+    }
+
+    /** Nothing lies between the charge of a golf car and its work: it equalises on another day. */
+    @Test
+    void nothingEqualisesBehindAChargeThatEndsAsTheWorkBegins() {
+        room.with(new Machine("C1", 48, "grey", 0, 0, "G1", true, List.of(new Shift("mon", at(0, 4), at(0, 12), 60))));
+        Due even = new Due(Task.EQUALISE, at(0, 0), at(1, 20), 5, 60);
+        room.with(new PoolBattery("G1", 48, "grey", 300, 150, 90, null, false, 0.2, 40, "bay", List.of(even)));
+        Plan plan = plan();
+        assertThat(job(plan, Task.USE, "G1").start()).isEqualTo(at(0, 4));
+        assertThat(job(plan, Task.EQUALISE, "G1").start()).isAfter(at(0, 12));
     }
 
     @Test

@@ -200,7 +200,7 @@ final class CarePlacer {
         long end = start + 60L * w.due().takes();
         long coolEnd = end + draft.coolSeconds(battery);
         long rested = start + draft.coolSeconds(battery);
-        boolean room = resources.battery(battery).nextBusy(Math.max(rested, start + 1)) >= coolEnd;
+        boolean room = resources.battery(battery).nextBusy(rested) >= coolEnd;
         if (!room || isPinnedRest(battery, charge.end()) || !resources.goesOn(charger, start, end)) {
             return false;
         }
