@@ -8,8 +8,10 @@ final class Loads {
     private final HalfHours watts;
     private final HalfHours millilitres;
     private final HalfHours[] airs;
+    private final Peak peak;
 
     Loads(Pricing pricing) {
+        peak = new Peak(pricing.until());
         watts = new HalfHours(pricing.wattsMost(), WATTS_TO_COUNT, pricing.until());
         millilitres = new HalfHours(pricing.millilitresMost(), MILLILITRES_TO_COUNT, pricing.until());
         airs = pricing.millilitresOfAirs()
@@ -25,6 +27,7 @@ final class Loads {
         double given = sign * 1000 * outlet.litresPerHour();
         watts.add(sign * 1000 * outlet.kw(), start, end);
         millilitres.add(given, gas, end);
+        peak.add(sign * 1000 * outlet.kw(), start, end);
         if (outlet.air() >= 0) {
             airs[outlet.air()].add(given, gas, end);
         }
@@ -38,8 +41,8 @@ final class Loads {
         return over;
     }
 
-    /** @return watts in the half hour that has most */
-    double most() {
-        return watts.highest();
+    /** @return watts of the peak, as the search feels it */
+    double peak() {
+        return peak.watts();
     }
 }

@@ -22,6 +22,7 @@ final class Pricing {
     private final Map<Term, Double> weights = new EnumMap<>(Term.class);
     private final long until;
     private final double wattsMost;
+    private final double kwReached;
     private final double millilitresMost;
     private final List<Double> litresOfAirs;
 
@@ -30,6 +31,7 @@ final class Pricing {
             weights.put(term, PlanCosts.weight(problem, term));
         }
         until = Duration.between(problem.from(), problem.until()).toSeconds();
+        kwReached = problem.room().kwReached();
         wattsMost = most(problem.room().kwMost());
         millilitresMost = most(problem.room().litresPerHourMost());
         litresOfAirs = List.copyOf(problem.room().airs().values());
@@ -58,6 +60,11 @@ final class Pricing {
         }
         double hours = sum(work.chargeEnd()) - sum(work.chargeStart());
         return weigh(Term.ENERGY, work.getOutlet().kw() * hours);
+    }
+
+    /** What has been reached before is paid anyhow. */
+    long peak(double watts) {
+        return weigh(Term.PEAK, Math.max(kwReached, watts / 1000));
     }
 
     private double sum(long seconds) {

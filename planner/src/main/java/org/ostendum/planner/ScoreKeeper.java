@@ -69,8 +69,7 @@ public final class ScoreKeeper implements IncrementalScoreCalculator<RoomPlan, H
 
     @Override
     public HardMediumSoftLongScore calculateScore() {
-        return HardMediumSoftLongScore.of(
-                -hard - loads.over(), -medium, -soft - pricing.weigh(Term.PEAK, loads.most() / 1000.0));
+        return HardMediumSoftLongScore.of(-hard - loads.over(), -medium, -soft - pricing.peak(loads.peak()));
     }
 
     private void takeOff(WorkAndCharge work) {

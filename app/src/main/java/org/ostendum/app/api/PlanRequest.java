@@ -257,7 +257,8 @@ public final class PlanRequest {
         return new Room(
                 r.numberIfGiven("kwMost", 0, 100_000),
                 r.numberIfGiven("litresPerHourMost", 0, 100 * MOST_LITRES),
-                r.has("airs") ? airs(r.object("airs")) : Map.of());
+                r.has("airs") ? airs(r.object("airs")) : Map.of(),
+                r.has("kwReached") ? r.number("kwReached", 0, 100_000) : 0);
     }
 
     private static Map<String, Double> airs(Members a) {

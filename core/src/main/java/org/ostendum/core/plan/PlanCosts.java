@@ -62,7 +62,7 @@ public final class PlanCosts {
             case UNCHARGED -> sum(battery -> leftUncharged(battery) ? 1 : 0);
             case LATE -> sum(this::late);
             case ENERGY -> energy();
-            case PEAK -> new PlanLoads(lookup, plan.jobs()).mostKilowatts();
+            case PEAK -> PeakPower.of(problem, lookup, plan.jobs());
             case ROTATION -> rotation();
             case REST -> sum(this::hoursShortOfRest);
             case CHANGES -> plan.jobs(Task.CHANGE).count();

@@ -94,11 +94,4 @@ public final class PlanLoads {
         }
         return sums;
     }
-
-    public double mostKilowatts() {
-        return kilowatts().values().stream()
-                .mapToDouble(Double::doubleValue)
-                .max()
-                .orElse(0);
-    }
 }

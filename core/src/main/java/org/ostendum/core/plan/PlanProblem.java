@@ -348,8 +348,10 @@ public record PlanProblem(
      * @param kwMost of all chargers together; null for no limit
      * @param litresPerHourMost of hydrogen of all chargers together; null for no limit
      * @param airs litres of hydrogen an hour that each air carries off, by its name; one that is not named has no limit of its own
+     * @param kwReached the most that the meter has shown since it was read for a bill, which is paid anyhow; 0 where nobody knows
      */
-    public record Room(@Nullable Double kwMost, @Nullable Double litresPerHourMost, Map<String, Double> airs) {
+    public record Room(
+            @Nullable Double kwMost, @Nullable Double litresPerHourMost, Map<String, Double> airs, double kwReached) {
         public static final Room UNLIMITED = new Room(null, null);
 
         public Room {
@@ -359,6 +361,14 @@ public record PlanProblem(
         /** One with one air. */
         public Room(@Nullable Double kwMost, @Nullable Double litresPerHourMost) {
             this(kwMost, litresPerHourMost, Map.of());
+        }
+
+        public Room(@Nullable Double kwMost, @Nullable Double litresPerHourMost, Map<String, Double> airs) {
+            this(kwMost, litresPerHourMost, airs, 0);
+        }
+
+        public Room reached(double kilowatts) {
+            return new Room(kwMost, litresPerHourMost, airs, kilowatts);
         }
     }
 

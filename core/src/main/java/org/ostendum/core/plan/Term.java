@@ -16,7 +16,7 @@ public enum Term {
     LATE(1000),
     /** Money for energy. */
     ENERGY(1),
-    /** Most kW at any moment. */
+    /** Most kW in the mean of a half hour, as charges draw them; not less than the meter has reached already. */
     PEAK(0.5),
     /** How unevenly the batteries of a pool work: squares of cycles above the least. */
     ROTATION(0.5),

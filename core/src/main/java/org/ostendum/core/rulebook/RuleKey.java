@@ -58,6 +58,7 @@ public enum RuleKey {
     CHARGE_RATE_MOST("charge.match.rate-most", Unit.PERCENT, "25", "15", "50", Source.RULE_OF_THUMB),
     /** 0 for no limit. */
     SITE_POWER("charge.match.site-power", Unit.KILOWATTS, "0", "0", "5000", Source.RULE_OF_THUMB),
+    SITE_PEAK("charge.match.site-peak", Unit.KILOWATTS, "0", "0", "5000", Source.RULE_OF_THUMB),
     TARIFF_DAY("money.tariff.day", Unit.CENTS, "24", "0", "500", Source.RULE_OF_THUMB),
     TARIFF_NIGHT("money.tariff.night", Unit.CENTS, "15", "0", "500", Source.RULE_OF_THUMB),
     TARIFF_NIGHT_FROM("money.tariff.night-from", Unit.HOURS, "22", "0", "23", Source.RULE_OF_THUMB),
@@ -182,7 +183,7 @@ public enum RuleKey {
 
     /** @return whether what is held of a battery may follow from it: prices and the site's power say nothing of batteries */
     public boolean isAboutBatteries() {
-        return this != SITE_POWER && !key.startsWith("money.");
+        return this != SITE_POWER && this != SITE_PEAK && !key.startsWith("money.");
     }
 
     public static Optional<RuleKey> find(String key) {

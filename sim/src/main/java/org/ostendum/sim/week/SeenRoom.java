@@ -27,7 +27,10 @@ final class SeenRoom {
     private final Week week;
     private final Instant now;
 
-    SeenRoom(Week week, Instant now) {
+    private final double reached;
+
+    SeenRoom(Week week, Instant now, double reached) {
+        this.reached = reached;
         this.week = week;
         this.now = now;
     }
@@ -52,7 +55,7 @@ final class SeenRoom {
                 room.chargers().stream().map(this::charger).toList(),
                 room.charging(),
                 room.people().stream().map(this::worker).toList(),
-                room.room(),
+                room.room().reached(reached),
                 room.tariff(),
                 room.rules(),
                 room.weights());

@@ -36,6 +36,11 @@ final class Tally {
         this.litresMost = room.room().litresPerHourMost();
     }
 
+    /** @return the most that was drawn in any minute so far */
+    double mostKilowatts() {
+        return mostKilowatts;
+    }
+
     /** @param gassedAh cell-ampere-hours turned into gas in this minute */
     void minute(Instant now, double kilowatts, double gassedAh) {
         cost += kilowatts * price.hoursTimesPrice(now, now.plus(MINUTE));

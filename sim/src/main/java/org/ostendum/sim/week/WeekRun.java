@@ -58,7 +58,9 @@ final class WeekRun {
             accidents();
             if (news || isInTheWay()) {
                 news = false;
-                plan = lead.plan(new SeenRoom(week, now).problem(batteries.values(), inMachine, plan), plan);
+                plan = lead.plan(
+                        new SeenRoom(week, now, tally.mostKilowatts()).problem(batteries.values(), inMachine, plan),
+                        plan);
                 begun.clear();
             }
             begin();

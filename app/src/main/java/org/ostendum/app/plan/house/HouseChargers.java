@@ -95,7 +95,7 @@ class HouseChargers {
                         .cubicMetres();
     }
 
-    /** What the air of each room carries off below the alarm, and what the site may draw. */
+    /** What the air of each room carries off below the alarm, and what the site may draw and has drawn. */
     static Room room(List<RoomPlan> plans, Rules site) {
         double power = site.number(RuleKey.SITE_POWER);
         double alarm = site.number(RuleKey.HYDROGEN_ALARM) / 100;
@@ -106,7 +106,7 @@ class HouseChargers {
                 airs.put(plan.name(), 1000 * moved * alarm);
             }
         });
-        return new Room(power == 0 ? null : (Double) power, null, airs);
+        return new Room(power == 0 ? null : (Double) power, null, airs, site.number(RuleKey.SITE_PEAK));
     }
 
     List<Pairing> pairings(

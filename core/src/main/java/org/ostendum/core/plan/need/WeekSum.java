@@ -3,8 +3,6 @@ package org.ostendum.core.plan.need;
 import java.util.List;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
-import org.ostendum.core.plan.PlanLoads;
-import org.ostendum.core.plan.PlanLookup;
 import org.ostendum.core.plan.PlanProblem;
 import org.ostendum.core.plan.PlanProblem.PoolBattery;
 import org.ostendum.core.plan.Task;
@@ -40,7 +38,7 @@ public record WeekSum(
                         + plan.jobs(Task.USE).filter(use -> isNew(problem, use)).count()),
                 (int) plan.shiftsUnmet(),
                 plan.amount(Term.ENERGY),
-                new PlanLoads(new PlanLookup(problem), plan.jobs()).mostKilowatts(),
+                plan.amount(Term.PEAK),
                 uses.stream().mapToInt(Integer::intValue).average().orElse(0),
                 uses.stream().mapToInt(Integer::intValue).max().orElse(0),
                 (minutes + charges * problem.rules().plugMinutes()) / 60);
