@@ -41,7 +41,7 @@ class StoredPlanTest {
                 made.chargers().stream().map(StoredPlanTest::inHall).toList(),
                 made.charging(),
                 made.people().stream().map(StoredPlanTest::withBreak).toList(),
-                new PlanProblem.Room(60.0, null, Map.of("hall", 900.0)),
+                new PlanProblem.Room(60.0, null, Map.of("hall", 900.0), 41.5),
                 made.tariff(),
                 made.rules(),
                 Map.of(Term.PEAK, 3.0));

@@ -120,7 +120,9 @@ class IncidentTest extends ApplicationTest {
         maud.sendParts(path, List.of(), learned);
         maud.send(path + "/review", "review", "tools bought", "version", "2");
         assertThat(tom.page(path)).contains("Closed by Maud Ferrow", "tools bought", "one person was hurt");
-        assertThat(alarms.open()).noneMatch(a -> a.kind() == AlarmKind.INCIDENT && a.stands());
+        String id = path.substring(path.lastIndexOf('/') + 1);
+        assertThat(alarms.open())
+                .noneMatch(a -> a.kind() == AlarmKind.INCIDENT && a.about().equals(id) && a.stands());
     }
 
     /** It stands on every page until it is closed. */
