@@ -16,7 +16,7 @@ import org.ostendum.sim.week.Lead;
 final class SearchingLead implements Lead {
     private static final Duration LONG_EVERY = Duration.ofHours(8);
     private static final Duration PROMISED = Duration.ofHours(10);
-    private static final int LONG_STEPS = 48_000;
+    private static final int LONG_STEPS = 16_000;
     private static final int SHORT_STEPS = 3_000;
 
     private @Nullable Instant searchedAt;

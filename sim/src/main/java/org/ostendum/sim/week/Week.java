@@ -38,7 +38,7 @@ public record Week(PlanProblem room, Accidents accidents, int days, long seed) {
                 .map(pair -> lengths.of(pair, Objects.requireNonNull(lookup.battery(pair.battery()))))
                 .toList();
         return new Week(
-                room.withCharging(learned).withWeights(Map.of(Term.PEAK, weeks * PEAK_PRICE)),
+                room.withCharging(learned).withWeights(Map.of(Term.PEAK, PEAK_PRICE)),
                 Accidents.in(room, days, seed),
                 days,
                 seed);
