@@ -28,7 +28,7 @@ final class HalfHours {
         if (last >= sums.length) {
             sums = Arrays.copyOf(sums, last + 48);
         }
-        for (int half = HalfHour.of(from); half <= last; half++) {
+        for (int half = Math.max(0, HalfHour.of(from)); half <= last; half++) {
             over -= overAt(half);
             sums[half] += much * HalfHour.part(half, from, until);
             over += overAt(half);

@@ -13,7 +13,7 @@ final class Peak {
     private static final double UNIT = 10_000;
 
     private static final double NORM = 16;
-    private static final int MORE_DAYS = 48;
+    private static final int A_DAY = 48;
 
     private double[] watts;
     private double powers;
@@ -30,7 +30,7 @@ final class Peak {
     private void draw(double drawn, long from, long until) {
         int last = HalfHour.last(until);
         if (last >= watts.length) {
-            watts = Arrays.copyOf(watts, last + MORE_DAYS);
+            watts = Arrays.copyOf(watts, last + A_DAY);
         }
         for (int half = Math.max(0, HalfHour.of(from)); half <= last; half++) {
             powers -= power(watts[half]);

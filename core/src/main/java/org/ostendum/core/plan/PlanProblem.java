@@ -367,6 +367,7 @@ public record PlanProblem(
             this(kwMost, litresPerHourMost, airs, 0);
         }
 
+        /** @return the same where the meter has shown so much already */
         public Room reached(double kilowatts) {
             return new Room(kwMost, litresPerHourMost, airs, kilowatts);
         }

@@ -14,7 +14,7 @@ import org.ostendum.core.plan.Term;
  * @param shifts wanted of all machines
  * @param unmet of them, those without a battery
  * @param energy money
- * @param mostKilowatts at any moment
+ * @param mostKilowatts in the mean of a half hour, as charges draw them
  * @param cycles of a battery of the pool in the mean
  * @param mostCycles of the battery of the pool that works most
  * @param handHours of people: changes, care, plugging

@@ -22,9 +22,11 @@ public final class WouldTake {
      * @throws org.ostendum.core.plan.make.BrokenPlan where what is pinned breaks a hard rule
      */
     public static List<Line> of(PlanProblem house, Pool pool, ZoneId zone) {
+        // What this month's meter has reached would hide what one supply draws less than another.
+        PlanProblem anyMonth = house.withRoom(house.room().reached(0));
         return Arrays.stream(Supply.values())
                 .map(supply -> {
-                    PlanProblem given = supply.given(house, pool, zone);
+                    PlanProblem given = supply.given(anyMonth, pool, zone);
                     return new Line(supply, sum(given, pool), sum(BadWeek.of(given, pool), pool));
                 })
                 .toList();

@@ -37,6 +37,16 @@ class WouldTakeTest {
         assertThat(week.handHours()).isPositive();
     }
 
+    /** What would be needed is asked for any month, not for the one whose peak is paid already. */
+    @Test
+    void whatTheMeterHasReachedHidesNoPeak() {
+        PlanProblem reached = house.withRoom(house.room().reached(500));
+        WeekSum week = WouldTake.of(reached, pool, ZoneOffset.UTC).get(0).usual();
+        assertThat(week.mostKilowatts())
+                .isPositive()
+                .isEqualTo(usual(Supply.AS_IT_IS).mostKilowatts());
+    }
+
     /** Of four batteries for two trucks two are free; with one of those less the second day lacks one, or the one left works more. */
     @Test
     void aBatteryLessMakesTheOthersWorkMore() {
