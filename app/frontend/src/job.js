@@ -1,3 +1,18 @@
+// A step that has only just come up is not confirmed by the press that confirmed the one before: a button pressed twice, a key
+// held down.
+(() => {
+  const settleMs = 350;
+  const step = document.querySelector(".now-step");
+  if (!step) return;
+  setTimeout(() => (step.dataset.ready = ""), settleMs);
+  step.addEventListener("click", (e) => {
+    if (!("ready" in step.dataset) && e.target.closest("button")) e.preventDefault();
+  });
+  step.addEventListener("keydown", (e) => {
+    if (e.repeat && e.key === "Enter") e.preventDefault();
+  });
+})();
+
 // The clock of a waiting step. How much is left comes from the server, whose clock counts; here it is only counted down.
 (() => {
   const clock = document.querySelector(".clock");

@@ -82,7 +82,7 @@ class ApplicationKilledTest extends ApplicationTest {
         job.find("button.action").click();
         job.await(".now-step button").click();
         job.awaitText(".now-step h2", "Look at the case");
-        job.find(".answer").click();
+        job.await(".answer").click();
         job.awaitText(".now-step h2", "Look at every post");
         jobAt = job.driver().getCurrentUrl();
     }
@@ -123,11 +123,11 @@ class ApplicationKilledTest extends ApplicationTest {
         assertThat(job.text(".way")).contains("Sound and dry", "key off, brake set");
         for (int i = 0; i < 5; i++) {
             String was = job.text(".now-step h2");
-            job.find(".answer").click();
+            job.await(".answer").click();
             job.wait(Duration.ofSeconds(15))
                     .until(d -> !job.text(".now-step h2").equals(was));
         }
-        job.find(".now-step button").click();
+        job.await(".now-step button").click();
         job.awaitText(".now-step h2", "written down");
         long id = batteries.byCode("T-08").orElseThrow().id();
         assertThat(ledger.ofBattery(id, null, 1).get(0).kind()).isEqualTo(EntryKind.JOB);

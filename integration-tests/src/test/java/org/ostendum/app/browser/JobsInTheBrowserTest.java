@@ -24,6 +24,7 @@ import org.ostendum.app.procedure.SiteProcedures;
 import org.ostendum.app.safety.Stations;
 import org.ostendum.app.support.ApplicationTest;
 import org.ostendum.app.support.Browser;
+import org.ostendum.app.support.OwnBatteries;
 import org.ostendum.app.support.TestClock;
 import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.procedure.RunEvent;
@@ -60,6 +61,9 @@ class JobsInTheBrowserTest extends ApplicationTest {
 
     @Autowired
     private SiteProcedures procedures;
+
+    @Autowired
+    private OwnBatteries own;
 
     private Browser browser;
 
@@ -115,6 +119,20 @@ class JobsInTheBrowserTest extends ApplicationTest {
         browser.go("/batteries/T-21/jobs/water");
         browser.awaitText(".slate .verdict", "Water the battery:");
         assertThat(browser.text("main .wear")).contains("face shield", "apron");
+    }
+
+    /** Pressed twice, or a key held down: the second press meets a step that nobody can have read. */
+    @Test
+    void aStepThatHasJustComeUpIsNotConfirmed() {
+        browser.intoEveryPage("document.addEventListener('DOMContentLoaded', () =>"
+                + " document.querySelector('.now-step form button')?.click())");
+        browser.signIn("tom");
+        browser.go("/batteries/" + own.rested("PT-01", "T-13").code() + "/jobs/inspect-daily");
+        browser.press("Begin");
+        browser.await(".now-step button").click();
+        at("Look at the case");
+        browser.await(".answer");
+        at("Look at the case");
     }
 
     /** From the spill to its closed report. */

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 import org.openqa.selenium.By;
 import org.openqa.selenium.JavascriptExecutor;
 import org.openqa.selenium.Keys;
@@ -11,6 +12,7 @@ import org.openqa.selenium.WebDriverException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.interactions.Actions;
+import org.openqa.selenium.support.ui.ExpectedConditions;
 import org.openqa.selenium.support.ui.WebDriverWait;
 
 /** A browser at the application, as a person sits at it. */
@@ -23,6 +25,9 @@ public final class Browser implements AutoCloseable {
             const shown = [...document.querySelectorAll('#content :is(button, a, summary)')].filter((e) => e.checkVisibility());
             return shown.find((e) => words(e) === said) ?? shown.find((e) => words(e).startsWith(said));
             """;
+
+    /** A step of a job takes no press in its first moment. */
+    private static final String NOT_READY = ".now-step:not([data-ready])";
 
     private final ChromeDriver driver;
     private final String home;
@@ -81,26 +86,40 @@ public final class Browser implements AutoCloseable {
 
     public WebElement await(String css, Duration patience) {
         return wait(patience)
-                .until(d ->
-                        d.findElements(By.cssSelector(css)).stream().findFirst().orElse(null));
+                .until(d -> isReady()
+                        ? d.findElements(By.cssSelector(css)).stream()
+                                .findFirst()
+                                .orElse(null)
+                        : null);
     }
 
-    /** Presses what is called so, or begins so, as soon as the page shows it. */
+    private boolean isReady() {
+        return driver.findElements(By.cssSelector(NOT_READY)).isEmpty();
+    }
+
+    /** Presses what is called so, or begins so, as soon as the page shows it; what answers a step of a job goes on to the next. */
     public void press(String text) {
-        wait(Duration.ofSeconds(40))
+        Pressed pressed = wait(Duration.ofSeconds(40))
                 // While a page gives way to the next one, the driver fails in more ways than one.
                 .ignoring(WebDriverException.class)
                 .withMessage(() -> "No “" + text + "” on\n" + text("#content"))
-                .until(d -> isPressed(text));
+                .until(d -> pressed(text));
+        if (pressed.answers()) {
+            wait(Duration.ofSeconds(15)).until(ExpectedConditions.stalenessOf(pressed.button()));
+        }
     }
 
-    private boolean isPressed(String text) {
-        if (js(CALLED, text) instanceof WebElement button) {
+    private @Nullable Pressed pressed(String text) {
+        if (isReady() && js(CALLED, text) instanceof WebElement button) {
+            boolean answers = Boolean.TRUE.equals(js("return Boolean(arguments[0].closest('.now-step form'))", button));
             button.click();
-            return true;
+            return new Pressed(button, answers);
         }
-        return false;
+        return null;
     }
+
+    /** @param answers a step of a job, which gives way to the next one */
+    private record Pressed(WebElement button, boolean answers) {}
 
     public void awaitText(String css, String text) {
         wait(Duration.ofSeconds(15))
