@@ -1,7 +1,5 @@
 package org.ostendum.app.support;
 
-import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Deque;
 import java.util.List;
@@ -56,28 +54,24 @@ final class Chromium {
     }
 
     private static ChromeOptions options() {
-        try {
-            ChromeOptions options = new ChromeOptions();
-            options.setBinary("/usr/bin/chromium");
-            options.addArguments(List.of(
-                    "--headless",
-                    "--no-sandbox",
-                    "--disable-gpu",
-                    "--disable-dev-shm-usage",
-                    "--disable-quic",
-                    "--no-first-run",
-                    "--no-default-browser-check",
-                    "--disable-background-networking",
-                    "--disable-component-update",
-                    "--disable-sync",
-                    "--disable-extensions",
-                    "--hide-scrollbars",
-                    "--force-device-scale-factor=1",
-                    "--lang=en-US",
-                    "--user-data-dir=" + Files.createTempDirectory("ostendum-chromium-")));
-            return options;
-        } catch (IOException e) {
-            throw new IllegalStateException(e);
-        }
+        ChromeOptions options = new ChromeOptions();
+        // The whole browser takes as much for its own windows, which nobody sees, as for the pages.
+        options.setBinary("/usr/bin/chromium-headless-shell");
+        options.addArguments(List.of(
+                "--headless",
+                "--no-sandbox",
+                "--disable-gpu",
+                "--disable-dev-shm-usage",
+                "--disable-quic",
+                "--no-first-run",
+                "--no-default-browser-check",
+                "--disable-background-networking",
+                "--disable-component-update",
+                "--disable-sync",
+                "--disable-extensions",
+                "--hide-scrollbars",
+                "--force-device-scale-factor=1",
+                "--lang=en-US"));
+        return options;
     }
 }
