@@ -259,7 +259,7 @@ class ChargeAtSpeedTest {
     }
 
     private void readLowest(String gravity) {
-        browser.find("#gravity").sendKeys(gravity);
+        browser.await("#gravity").sendKeys(gravity);
         browser.find("#temperature").sendKeys("30" + Keys.ENTER);
         patiently("the row is there")
                 .until(d -> browser.find("#gravity").getDomProperty("value").isEmpty());

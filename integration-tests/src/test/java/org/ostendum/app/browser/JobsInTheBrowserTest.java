@@ -127,7 +127,7 @@ class JobsInTheBrowserTest extends ApplicationTest {
         browser.intoEveryPage("document.addEventListener('DOMContentLoaded', () =>"
                 + " document.querySelector('.now-step form button')?.click())");
         browser.signIn("tom");
-        browser.go("/batteries/" + own.rested("PT-01", "T-13").code() + "/jobs/inspect-daily");
+        browser.go("/batteries/" + own.rested("STEP-1", "T-13").code() + "/jobs/inspect-daily");
         browser.press("Begin");
         browser.await(".now-step button").click();
         at("Look at the case");

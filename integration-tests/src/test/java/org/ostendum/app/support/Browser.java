@@ -85,12 +85,10 @@ public final class Browser implements AutoCloseable {
     }
 
     public WebElement await(String css, Duration patience) {
-        return wait(patience)
-                .until(d -> isReady()
-                        ? d.findElements(By.cssSelector(css)).stream()
-                                .findFirst()
-                                .orElse(null)
-                        : null);
+        return wait(patience).until(d -> d.findElements(By.cssSelector(css)).stream()
+                .findFirst()
+                .filter(found -> isReady())
+                .orElse(null));
     }
 
     private boolean isReady() {
@@ -110,7 +108,7 @@ public final class Browser implements AutoCloseable {
     }
 
     private @Nullable Pressed pressed(String text) {
-        if (isReady() && js(CALLED, text) instanceof WebElement button) {
+        if (js(CALLED, text) instanceof WebElement button && isReady()) {
             boolean answers = Boolean.TRUE.equals(js("return Boolean(arguments[0].closest('.now-step form'))", button));
             button.click();
             return new Pressed(button, answers);
