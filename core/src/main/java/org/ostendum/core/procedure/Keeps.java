@@ -1,0 +1,35 @@
+package org.ostendum.core.procedure;
+
+import java.util.List;
+import java.util.Optional;
+import org.ostendum.core.judge.Message;
+import org.ostendum.core.procedure.Situation.Subject;
+
+/** What keeps a battery from work or from charge, whoever asks and whatever is planned with it: in the words of its own gates. */
+public final class Keeps {
+    /** What decides about the battery first, then what can be put right at it. */
+    private static final List<BatteryGate> FIRST_TO_LAST = List.of(
+            BatteryGates::notRetired,
+            BatteryGates::commissioned,
+            BatteryGates::notHeld,
+            BatteryGates::notInHand,
+            BatteryGates::undamaged,
+            BatteryGates::noStopFinding,
+            BatteryGates::platesCovered,
+            BatteryGates::notOverMark,
+            ChargeGates::notHot,
+            BatteryGates::soundForCharge,
+            BatteryGates::soundForWork,
+            BatteryGates::allCells);
+
+    private Keeps() {}
+
+    /** @return why it may not, by the first gate that is shut; empty where none is */
+    public static Optional<Message> why(Subject battery) {
+        return FIRST_TO_LAST.stream()
+                .map(gate -> gate.ask(battery))
+                .filter(GateOutcome.Shut.class::isInstance)
+                .map(outcome -> ((GateOutcome.Shut) outcome).why())
+                .findFirst();
+    }
+}
