@@ -28,7 +28,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 /** The plan: over time and as a list, why each job is where it is, what else could be; searched, taken, pinned. */
 @Controller
 class PlanController {
-    private static final int USUAL_SECONDS = 10;
     private static final Duration WEEK = Duration.ofDays(7);
 
     private final PlanRuns runs;
@@ -36,15 +35,23 @@ class PlanController {
     private final PlanChanges changes;
     private final Hours hours;
     private final PlannedJobs planned;
+    private final HeldReasons held;
     private final ZoneId zone;
 
     PlanController(
-            PlanRuns runs, Planning planning, PlanChanges changes, Hours hours, PlannedJobs planned, ZoneId zone) {
+            PlanRuns runs,
+            Planning planning,
+            PlanChanges changes,
+            Hours hours,
+            PlannedJobs planned,
+            HeldReasons held,
+            ZoneId zone) {
         this.runs = runs;
         this.planning = planning;
         this.changes = changes;
         this.hours = hours;
         this.planned = planned;
+        this.held = held;
         this.zone = zone;
     }
 
@@ -91,7 +98,7 @@ class PlanController {
         if (run == null) {
             return;
         }
-        Plan plan = runs.plan(run.id()).orElseThrow();
+        Plan plan = held.told(runs.plan(run.id()).orElseThrow());
         PlanProblem problem = runs.problem(run.id());
         page.addAttribute("plan", plan);
         page.addAttribute("sum", Sum.of(plan));
@@ -142,7 +149,7 @@ class PlanController {
         if (runs.newest(State.WAITING, State.SEARCHING).isPresent()) {
             flash.addFlashAttribute("told", words.text("plan.searching.already"));
         } else {
-            planning.ask(ahead.equals("week") ? WEEK : Planning.DAY, USUAL_SECONDS, "", person.id());
+            planning.ask(ahead.equals("week") ? WEEK : Planning.DAY, "", person.id());
         }
         return "redirect:/plan";
     }

@@ -29,21 +29,27 @@ public class Planning {
     private final PlanWork work;
     private final BatteryStates batteryStates;
     private final ZoneId zone;
+    private final int seconds;
     private final int nightSeconds;
 
-    /** @param nightSeconds for which the night's plan is searched */
+    /**
+     * @param seconds for which a plan is searched that somebody asks for
+     * @param nightSeconds for which the night's is
+     */
     Planning(
             HouseProblem house,
             PlanRuns runs,
             PlanWork work,
             BatteryStates batteryStates,
             ZoneId zone,
+            @Value("${ostendum.plan.seconds}") int seconds,
             @Value("${ostendum.plan.night-seconds}") int nightSeconds) {
         this.house = house;
         this.runs = runs;
         this.work = work;
         this.batteryStates = batteryStates;
         this.zone = zone;
+        this.seconds = seconds;
         this.nightSeconds = nightSeconds;
     }
 
@@ -65,7 +71,7 @@ public class Planning {
     }
 
     /** @return the id of the plan that is searched now */
-    long ask(Duration ahead, int seconds, String because, long by) {
+    long ask(Duration ahead, String because, long by) {
         long run = runs.add(problem(ahead, seconds), because, by, null, batteryStates.instant())
                 .orElseThrow();
         work.ask(run);

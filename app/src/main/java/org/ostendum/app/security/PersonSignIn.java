@@ -16,18 +16,20 @@ import org.springframework.security.web.authentication.WebAuthenticationDetails;
 
 /** Signs a person in by login and password. Only who he is goes into the session; the rest is read at each request. */
 final class PersonSignIn implements AuthenticationProvider {
-    /** Of a random text nobody knows, made by the encoder in use: making it anew would cost a twentieth of every start. */
-    static final String NOBODYS_HASH = "{bcrypt}$2a$10$TzPFI23smJUz7vh5JBsb0.3tkkRw6drukhDzITuMaZh.LM32Uasoq";
-
     private final People people;
     private final PasswordEncoder encoder;
+    private final String nobodysHash;
     private final SignInThrottle throttle;
     private final Clock clock;
 
-    /** @param clock as that of {@link CurrentRights} */
-    PersonSignIn(People people, PasswordEncoder encoder, SignInThrottle throttle, Clock clock) {
+    /**
+     * @param nobodysHash with which a name is compared that does not exist
+     * @param clock as that of {@link CurrentRights}
+     */
+    PersonSignIn(People people, PasswordEncoder encoder, String nobodysHash, SignInThrottle throttle, Clock clock) {
         this.people = people;
         this.encoder = encoder;
+        this.nobodysHash = nobodysHash;
         this.throttle = throttle;
         this.clock = clock;
     }
@@ -46,7 +48,7 @@ final class PersonSignIn implements AuthenticationProvider {
         }
         // A name that does not exist takes as long as one that does.
         String hash = found.isEmpty()
-                ? NOBODYS_HASH
+                ? nobodysHash
                 : people.passwordHash(found.get().person().id());
         Optional<Boolean> right = throttle.look(
                 counted, () -> encoder.matches(String.valueOf(attempt.getCredentials()), hash) && found.isPresent());

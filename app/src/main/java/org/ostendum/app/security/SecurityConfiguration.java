@@ -26,7 +26,6 @@ import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.AuthorizeHttpRequestsConfigurer;
 import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.core.AuthenticationException;
-import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.AuthenticationEntryPoint;
 import org.springframework.security.web.SecurityFilterChain;
@@ -58,13 +57,17 @@ class SecurityConfiguration {
     private static final String PART = "HX-Request";
 
     @Bean
-    PersonSignIn personSignIn(People people, PasswordEncoder encoder, SignInThrottle throttle) {
-        return new PersonSignIn(people, encoder, throttle, CLOCK);
+    PersonSignIn personSignIn(
+            People people,
+            PasswordEncoder encoder,
+            @Value("${ostendum.sign-in.strength}") int strength,
+            SignInThrottle throttle) {
+        return new PersonSignIn(people, encoder, PasswordHashes.nobodys(strength), throttle, CLOCK);
     }
 
     @Bean
-    PasswordEncoder passwordEncoder() {
-        return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    PasswordEncoder passwordEncoder(@Value("${ostendum.sign-in.strength}") int strength) {
+        return PasswordHashes.encoder(strength);
     }
 
     /** Two requests of one sign-in may store the same attribute at once; MariaDB then updates it. */

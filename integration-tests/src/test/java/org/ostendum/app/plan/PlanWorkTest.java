@@ -102,10 +102,7 @@ class PlanWorkTest extends ApplicationTest {
 
     private long asked() {
         return planning.ask(
-                Duration.ofHours(12),
-                1,
-                "",
-                people.byLogin("maud").orElseThrow().id());
+                Duration.ofHours(12), "", people.byLogin("maud").orElseThrow().id());
     }
 
     private String state(long run) {

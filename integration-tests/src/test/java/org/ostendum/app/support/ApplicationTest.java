@@ -17,6 +17,7 @@ import org.springframework.test.context.bean.override.convention.TestBean;
         properties = {
             "ostendum.demo=true",
             "ostendum.live.beat=1s",
+            "ostendum.plan.seconds=3",
             "ostendum.notices.every=1h",
             "ostendum.load-bank.every=1h",
             "ostendum.bridges.every=1h"
