@@ -9,12 +9,12 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.ostendum.core.plan.Plan;
-import org.ostendum.core.plan.PlanChecker;
 import org.ostendum.core.plan.PlanProblem;
 import org.ostendum.core.plan.PlanProblem.PlanCharger;
 import org.ostendum.core.plan.PlanProblem.Room;
 import org.ostendum.core.plan.Task;
 import org.ostendum.core.plan.Term;
+import org.ostendum.core.plan.check.PlanChecker;
 import org.ostendum.core.plan.make.PlanMaker;
 import org.ostendum.sim.room.RoomMaker;
 

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.judge.Message;
+import org.ostendum.core.plan.check.PlanChecker;
 
 /**
  * What is done when, and what cannot be.

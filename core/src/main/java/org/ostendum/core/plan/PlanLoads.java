@@ -80,7 +80,7 @@ public final class PlanLoads {
         return fullest;
     }
 
-    static double at(SortedMap<Instant, Double> steps, Instant at) {
+    public static double at(SortedMap<Instant, Double> steps, Instant at) {
         SortedMap<Instant, Double> until = steps.headMap(at.plusNanos(1));
         return until.isEmpty() ? 0 : Objects.requireNonNull(until.get(until.lastKey()));
     }

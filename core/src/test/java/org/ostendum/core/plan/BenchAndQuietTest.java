@@ -16,6 +16,9 @@ import org.ostendum.core.plan.PlanProblem.Due;
 import org.ostendum.core.plan.PlanProblem.PlanCharger;
 import org.ostendum.core.plan.PlanProblem.Room;
 import org.ostendum.core.plan.PlanProblem.Worker;
+import org.ostendum.core.plan.check.Breach;
+import org.ostendum.core.plan.check.HardRule;
+import org.ostendum.core.plan.check.PlanChecker;
 import org.ostendum.core.plan.make.PlanMaker;
 
 /** Tests that empty a battery on the bench, times in which people are left alone, and rooms with more than one air. */

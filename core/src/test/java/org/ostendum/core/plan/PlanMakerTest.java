@@ -16,6 +16,8 @@ import org.ostendum.core.plan.PlanProblem.PoolBattery;
 import org.ostendum.core.plan.PlanProblem.Room;
 import org.ostendum.core.plan.PlanProblem.Shift;
 import org.ostendum.core.plan.PlanProblem.Worker;
+import org.ostendum.core.plan.check.Breach;
+import org.ostendum.core.plan.check.HardRule;
 import org.ostendum.core.plan.make.BrokenPlan;
 import org.ostendum.core.plan.make.Decisions;
 import org.ostendum.core.plan.make.PlanMaker;

@@ -18,24 +18,24 @@ import org.ostendum.core.plan.PlanProblem.Times;
 import org.ostendum.core.plan.PlanProblem.Worker;
 
 /** A room of two trucks, a golf car, four batteries and three chargers, to be changed before it is planned. */
-final class SmallRoom {
-    static final Instant MONDAY = Instant.parse("2026-11-30T00:00:00Z");
-    static final double SHIFT_AH = 300;
+public final class SmallRoom {
+    public static final Instant MONDAY = Instant.parse("2026-11-30T00:00:00Z");
+    public static final double SHIFT_AH = 300;
 
-    final List<Machine> machines = new ArrayList<>();
-    final List<PoolBattery> batteries = new ArrayList<>();
-    final List<PlanCharger> chargers = new ArrayList<>();
-    final List<Pairing> charging = new ArrayList<>();
-    final List<Worker> people = new ArrayList<>();
-    final List<PlanJob> pinned = new ArrayList<>();
-    Room room = Room.UNLIMITED;
-    Plan earlier;
+    public final List<Machine> machines = new ArrayList<>();
+    public final List<PoolBattery> batteries = new ArrayList<>();
+    public final List<PlanCharger> chargers = new ArrayList<>();
+    public final List<Pairing> charging = new ArrayList<>();
+    public final List<Worker> people = new ArrayList<>();
+    public final List<PlanJob> pinned = new ArrayList<>();
+    public Room room = Room.UNLIMITED;
+    public Plan earlier;
 
-    static Instant at(int day, int hour) {
+    public static Instant at(int day, int hour) {
         return MONDAY.plus(Duration.ofHours(24L * day + hour));
     }
 
-    SmallRoom() {
+    public SmallRoom() {
         machines.add(truck("F1", "B1", 6, 14));
         machines.add(truck("F2", "B2", 6, 14));
         machines.add(
@@ -58,7 +58,7 @@ final class SmallRoom {
                 List.of(new Span(at(0, 5), at(0, 22)), new Span(at(1, 5), at(1, 22)))));
     }
 
-    static Machine truck(String code, String battery, int from, int until) {
+    public static Machine truck(String code, String battery, int from, int until) {
         return new Machine(
                 code,
                 48,
@@ -72,21 +72,21 @@ final class SmallRoom {
                         new Shift("tue", at(1, from), at(1, until), SHIFT_AH)));
     }
 
-    static PoolBattery battery(String code, double missing, Due... due) {
+    public static PoolBattery battery(String code, double missing, Due... due) {
         return new PoolBattery(code, 48, "blue", 1000, 600, missing, null, false, 0.2, 100, "stand", List.of(due));
     }
 
-    SmallRoom with(PoolBattery battery) {
+    public SmallRoom with(PoolBattery battery) {
         batteries.replaceAll(old -> old.code().equals(battery.code()) ? battery : old);
         return this;
     }
 
-    SmallRoom with(Machine machine) {
+    public SmallRoom with(Machine machine) {
         machines.replaceAll(old -> old.code().equals(machine.code()) ? machine : old);
         return this;
     }
 
-    PlanProblem problem() {
+    public PlanProblem problem() {
         return new PlanProblem(
                 MONDAY,
                 at(2, 0),

@@ -6,6 +6,7 @@ import org.ostendum.core.judge.Case;
 import org.ostendum.core.judge.CellCourse;
 import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.judge.NextStep;
+import org.ostendum.core.judge.question.low.LowBattery;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.statistics.Robust;
 

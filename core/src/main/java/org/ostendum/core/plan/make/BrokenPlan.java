@@ -2,7 +2,7 @@ package org.ostendum.core.plan.make;
 
 import java.util.List;
 import java.util.stream.Collectors;
-import org.ostendum.core.plan.Breach;
+import org.ostendum.core.plan.check.Breach;
 
 /** No plan can be made: what is pinned breaks a hard rule. */
 public final class BrokenPlan extends IllegalStateException {

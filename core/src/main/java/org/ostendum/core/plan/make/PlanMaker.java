@@ -14,9 +14,7 @@ import java.util.function.Predicate;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.judge.Message;
-import org.ostendum.core.plan.Breach;
 import org.ostendum.core.plan.Plan;
-import org.ostendum.core.plan.PlanChecker;
 import org.ostendum.core.plan.PlanCosts;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanProblem;
@@ -25,6 +23,8 @@ import org.ostendum.core.plan.PlanProblem.PoolBattery;
 import org.ostendum.core.plan.PlanProblem.Shift;
 import org.ostendum.core.plan.Task;
 import org.ostendum.core.plan.Uncharged;
+import org.ostendum.core.plan.check.Breach;
+import org.ostendum.core.plan.check.PlanChecker;
 
 /**
  * Makes a plan from what is decided, going through the time that is planned: what works, what comes back, what goes on charge. It never

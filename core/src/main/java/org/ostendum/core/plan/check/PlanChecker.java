@@ -1,4 +1,4 @@
-package org.ostendum.core.plan;
+package org.ostendum.core.plan.check;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -10,9 +10,14 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.plan.Plan;
+import org.ostendum.core.plan.PlanJob;
+import org.ostendum.core.plan.PlanLookup;
+import org.ostendum.core.plan.PlanProblem;
 import org.ostendum.core.plan.PlanProblem.Machine;
 import org.ostendum.core.plan.PlanProblem.Shift;
 import org.ostendum.core.plan.PlanProblem.Worker;
+import org.ostendum.core.plan.Task;
 
 /**
  * Holds a plan against every hard rule, knowing nothing of how it was made: no plan is shown or kept that has not passed. What had

@@ -1,4 +1,4 @@
-package org.ostendum.core.plan;
+package org.ostendum.core.plan.check;
 
 import java.time.Instant;
 import java.util.ArrayList;
@@ -6,6 +6,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.SortedMap;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.plan.PlanJob;
+import org.ostendum.core.plan.PlanLoads;
+import org.ostendum.core.plan.PlanLookup;
+import org.ostendum.core.plan.PlanProblem;
 
 /** Whether power and hydrogen stay within what the room bears, at every moment at which something is on that has not begun yet. */
 final class RoomCheck {

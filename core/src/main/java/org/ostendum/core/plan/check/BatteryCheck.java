@@ -1,4 +1,4 @@
-package org.ostendum.core.plan;
+package org.ostendum.core.plan.check;
 
 import java.time.Duration;
 import java.time.Instant;
@@ -6,10 +6,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.plan.PlanJob;
+import org.ostendum.core.plan.PlanLookup;
+import org.ostendum.core.plan.PlanProblem;
 import org.ostendum.core.plan.PlanProblem.Due;
 import org.ostendum.core.plan.PlanProblem.Pairing;
 import org.ostendum.core.plan.PlanProblem.PlanCharger;
 import org.ostendum.core.plan.PlanProblem.PoolBattery;
+import org.ostendum.core.plan.Task;
 
 /** Goes along the jobs of one battery and knows at each what is missing in it. */
 final class BatteryCheck {

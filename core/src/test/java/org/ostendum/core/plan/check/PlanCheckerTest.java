@@ -1,4 +1,4 @@
-package org.ostendum.core.plan;
+package org.ostendum.core.plan.check;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.ostendum.core.plan.SmallRoom.at;
@@ -10,10 +10,16 @@ import java.util.Map;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.Test;
+import org.ostendum.core.plan.Plan;
+import org.ostendum.core.plan.PlanJob;
+import org.ostendum.core.plan.PlanProblem;
 import org.ostendum.core.plan.PlanProblem.Due;
 import org.ostendum.core.plan.PlanProblem.PlanCharger;
 import org.ostendum.core.plan.PlanProblem.Room;
 import org.ostendum.core.plan.PlanProblem.Worker;
+import org.ostendum.core.plan.SmallRoom;
+import org.ostendum.core.plan.Span;
+import org.ostendum.core.plan.Task;
 import org.ostendum.core.plan.make.PlanMaker;
 
 /** Each hard rule, broken alone. */

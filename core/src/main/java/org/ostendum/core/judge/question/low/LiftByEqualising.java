@@ -1,4 +1,4 @@
-package org.ostendum.core.judge.question;
+package org.ostendum.core.judge.question.low;
 
 import java.time.Duration;
 import java.time.Instant;

@@ -1,4 +1,4 @@
-package org.ostendum.core.plan;
+package org.ostendum.core.plan.check;
 
 /** What no plan may break. */
 public enum HardRule {

@@ -1,4 +1,4 @@
-package org.ostendum.core.judge.question;
+package org.ostendum.core.judge.question.low;
 
 import java.time.Duration;
 import java.time.Instant;
@@ -22,7 +22,7 @@ import org.ostendum.core.rulebook.RuleKey;
  * and an equalising charge lifts the readings, or they came down at once and stay there: layered acid. Enough put back and
  * nothing lifts them: sulfate.
  */
-final class LowBattery {
+public final class LowBattery {
     private static final Duration RECENT = Duration.ofDays(30);
     /** Fewer charges do not make a balance. */
     private static final int LEAST_CHARGES = 8;
@@ -59,11 +59,11 @@ final class LowBattery {
         this.cause = findCause();
     }
 
-    static LowBattery of(Case battery) {
+    public static LowBattery of(Case battery) {
         return battery.once(LowBattery.class, LowBattery::new);
     }
 
-    enum Cause {
+    public enum Cause {
         UNDERCHARGED,
         STRATIFIED,
         SULFATED,
@@ -74,7 +74,7 @@ final class LowBattery {
         UNKNOWN
     }
 
-    Cause cause() {
+    public Cause cause() {
         return cause;
     }
 
@@ -135,21 +135,21 @@ final class LowBattery {
     }
 
     /** @return whether enough is on record to have been put back of late */
-    boolean isEnoughBack() {
+    public boolean isEnoughBack() {
         return returned.isPresent() && !isReturnShort();
     }
 
     /** @return whether its readings have come down since its beginning, and a second sign tells why, though they are not low yet */
-    boolean isFalling() {
+    public boolean isFalling() {
         return cause != Cause.UNKNOWN && cause != Cause.UNLIFTED && ordinary.fallen() >= FALL_TOLD;
     }
 
-    GravityDifference fallen() {
+    public GravityDifference fallen() {
         return new GravityDifference((int) Math.round(ordinary.fallen()));
     }
 
     /** @return whether the latest round came out low because the battery is not charged to its end: that holds for each cell */
-    boolean isUndercharged() {
+    public boolean isUndercharged() {
         return isLowNow() && cause == Cause.UNDERCHARGED;
     }
 
@@ -198,7 +198,7 @@ final class LowBattery {
     }
 
     /** @return whether the latest round came out low */
-    boolean isLowNow() {
+    public boolean isLowNow() {
         List<DatedGravities> full = battery.full();
         return !full.isEmpty() && isLow(full.get(full.size() - 1));
     }
@@ -230,17 +230,17 @@ final class LowBattery {
      * @return tenths by which the battery's median usually stands higher after equalising than at the ordinary rounds
      *     beside it; empty with too few
      */
-    OptionalDouble riseByEqualising() {
+    public OptionalDouble riseByEqualising() {
         return lift.usual();
     }
 
     /** @return tenths by which ordinary rounds came down in one step, to stay; empty where they did not */
-    OptionalDouble step() {
+    public OptionalDouble step() {
         return decline.cameAtOnce(limit()) ? OptionalDouble.of(decline.step()) : OptionalDouble.empty();
     }
 
     /** @return whether an equalising charge surely lifts the readings */
-    boolean isLifted() {
+    public boolean isLifted() {
         return lift.isSure(limit());
     }
 
@@ -250,7 +250,7 @@ final class LowBattery {
     }
 
     /** @return whether its latest round says so: one after an equalising charge shows no layers */
-    boolean isToldAsLayered() {
+    public boolean isToldAsLayered() {
         return isLayered() && battery.latest().round().state() == RoundState.FULL_CHARGE;
     }
 
@@ -258,7 +258,7 @@ final class LowBattery {
      * @return whether it never gets so far that water mixes in: round after round is read too soon after water though it was charged
      *     between, too little is put back, and what is drawn reads low
      */
-    boolean neverMixes() {
+    public boolean neverMixes() {
         return isReturnShort() && isUnmixed(battery.latest()) && isLow(battery.gravities()) && wasUnmixedBefore();
     }
 
@@ -274,11 +274,11 @@ final class LowBattery {
     }
 
     /** @return what was put back of late, in percent of what was taken out; 0 where that is not on record */
-    int returnedPercent() {
+    public int returnedPercent() {
         return (int) Math.round(100 * returned.orElse(0));
     }
 
-    List<Evidence> evidence() {
+    public List<Evidence> evidence() {
         List<Evidence> evidence = new ArrayList<>();
         evidence.add(new Evidence("median", battery.gravities().median()));
         returned.ifPresent(ratio -> evidence.add(new Evidence("returnedPercent", (int) Math.round(100 * ratio))));

@@ -1,4 +1,4 @@
-package org.ostendum.core.plan;
+package org.ostendum.core.plan.check;
 
 import java.time.Instant;
 import java.util.ArrayList;
@@ -7,8 +7,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Stream;
+import org.ostendum.core.plan.PlanJob;
+import org.ostendum.core.plan.PlanLookup;
+import org.ostendum.core.plan.PlanProblem;
 import org.ostendum.core.plan.PlanProblem.Machine;
 import org.ostendum.core.plan.PlanProblem.PoolBattery;
+import org.ostendum.core.plan.Task;
 
 /** Whether each battery is in its machine when its shift begins, and may be in it. */
 final class InMachineCheck {

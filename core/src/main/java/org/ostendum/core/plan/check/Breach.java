@@ -1,4 +1,4 @@
-package org.ostendum.core.plan;
+package org.ostendum.core.plan.check;
 
 /**
  * A hard rule that a plan breaks.
