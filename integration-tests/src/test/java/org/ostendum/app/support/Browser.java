@@ -12,7 +12,6 @@ import org.openqa.selenium.WebDriverException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.interactions.Actions;
-import org.openqa.selenium.support.ui.ExpectedConditions;
 import org.openqa.selenium.support.ui.WebDriverWait;
 
 /** A browser at the application, as a person sits at it. */
@@ -103,7 +102,17 @@ public final class Browser implements AutoCloseable {
                 .withMessage(() -> "No “" + text + "” on\n" + text("#content"))
                 .until(d -> pressed(text));
         if (pressed.answers()) {
-            wait(Duration.ofSeconds(15)).until(ExpectedConditions.stalenessOf(pressed.button()));
+            wait(Duration.ofSeconds(15)).until(d -> isGone(pressed.button()));
+        }
+    }
+
+    /** While its page is given up, the driver says so in more ways than one. */
+    private static boolean isGone(WebElement button) {
+        try {
+            button.isEnabled();
+            return false;
+        } catch (WebDriverException gone) {
+            return true;
         }
     }
 
