@@ -14,15 +14,26 @@ public final class Keeps {
             BatteryGates::notHeld,
             BatteryGates::notInHand,
             BatteryGates::undamaged,
-            BatteryGates::noStopFinding,
             BatteryGates::platesCovered,
             BatteryGates::notOverMark,
+            Keeps::noStopFinding,
             ChargeGates::notHot,
             BatteryGates::soundForCharge,
             BatteryGates::soundForWork,
             BatteryGates::allCells);
 
     private Keeps() {}
+
+    /** What is found of a battery is said on its own page, and names it nowhere else. */
+    private static GateOutcome noStopFinding(Subject battery) {
+        return BatteryGates.noStopFinding(battery) instanceof GateOutcome.Shut shut
+                ? new GateOutcome.Shut(
+                        Message.of("keeps.finding", battery.code(), shut.why()),
+                        shut.remedy(),
+                        shut.opensBy(),
+                        shut.evidence())
+                : GateOutcome.OPEN;
+    }
 
     /** @return why it may not, by the first gate that is shut; empty where none is */
     public static Optional<Message> why(Subject battery) {
