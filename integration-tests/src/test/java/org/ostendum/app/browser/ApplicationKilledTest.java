@@ -12,33 +12,21 @@ import org.junit.jupiter.api.TestInstance;
 import org.openqa.selenium.By;
 import org.ostendum.app.capacity.CapacityTest;
 import org.ostendum.app.capacity.CapacityTests;
-import org.ostendum.app.inventory.Batteries;
-import org.ostendum.app.ledger.Ledger;
+import org.ostendum.app.change.ExchangesUnderWay;
 import org.ostendum.app.support.Application;
-import org.ostendum.app.support.ApplicationTest;
 import org.ostendum.app.support.Browser;
-import org.ostendum.app.support.OwnBatteries;
 import org.ostendum.core.event.EntryKind;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.beans.factory.annotation.Value;
 
 /** The application as a process of its own, killed in the middle of somebody's work. */
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
-class ApplicationKilledTest extends ApplicationTest {
+class ApplicationKilledTest extends ExchangesUnderWay {
     private static final Duration CUT_OFF = Duration.ofSeconds(60);
     private static final String ROUND = "/batteries/KILL-1/round";
 
     @Value("${spring.datasource.url}")
     private String databaseUrl;
-
-    @Autowired
-    private Batteries batteries;
-
-    @Autowired
-    private OwnBatteries own;
-
-    @Autowired
-    private Ledger ledger;
 
     @Autowired
     private CapacityTests tests;
@@ -58,7 +46,8 @@ class ApplicationKilledTest extends ApplicationTest {
         beginRound();
         beginJob();
         beginTest();
-        application.kill();
+        beginExchanges();
+        killWhileExchanging(application);
         round.keys("284");
         round.awaitText("#said", "Not sent yet: 1");
         round.await("#away:not([hidden])", CUT_OFF);
@@ -131,6 +120,12 @@ class ApplicationKilledTest extends ApplicationTest {
         job.awaitText(".now-step h2", "written down");
         long id = batteries.byCode("T-08").orElseThrow().id();
         assertThat(ledger.ofBattery(id, null, 1).get(0).kind()).isEqualTo(EntryKind.JOB);
+    }
+
+    /** Of no battery is it said that it is in two places, or in none. */
+    @Test
+    void bothBatteriesOfAnExchangeAreSomewhereTrueAndNothingIsDoubled() throws Exception {
+        sendExchangesAgain(application);
     }
 
     /** What was read in mid-test is there, and the next reading follows it. */

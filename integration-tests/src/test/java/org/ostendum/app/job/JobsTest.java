@@ -54,7 +54,7 @@ public abstract class JobsTest extends ApplicationTest {
     protected AsPerson maud;
 
     @BeforeEach
-    void people() {
+    protected void people() {
         tom = AsPerson.tom(mvc);
         ines = new AsPerson(mvc, "ines", "TECHNICIAN");
         maud = AsPerson.maud(mvc);

@@ -9,7 +9,6 @@ import java.util.Objects;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
-import org.junit.jupiter.api.Test;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Machine;
 import org.ostendum.app.inventory.MachineKind;
@@ -21,21 +20,19 @@ import org.ostendum.app.support.Visitor;
 import org.ostendum.core.procedure.Step;
 import org.ostendum.core.procedure.Task;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.beans.factory.annotation.Value;
 
-/** The application killed between take and give: the exchange has happened whole, or not at all. */
-class ExchangeKilledTest extends JobsTest {
+/** Exchanges of batteries for a test that kills the application between take and give: each has happened whole, or not at all. */
+public abstract class ExchangesUnderWay extends JobsTest {
     /** Milliseconds: when it is killed, the first step was sent 60 before, the second 25, the third 6. */
     private static final int[] UNTIL_THE_NEXT = {35, 19, 6};
 
-    @Value("${spring.datasource.url}")
-    private String databaseUrl;
-
     @Autowired
-    private OwnBatteries own;
+    protected OwnBatteries own;
 
     @Autowired
     private Machines machines;
+
+    private final List<Begun> exchanges = new ArrayList<>();
 
     /** A change that has come to the step of the exchange. */
     private record Begun(long job, Battery old, Battery fresh, String truck, String key) {}
@@ -67,35 +64,41 @@ class ExchangeKilledTest extends JobsTest {
         return step.rightAnswer().orElseThrow();
     }
 
-    @Test
-    void bothBatteriesAreSomewhereTrueAndNothingIsDoubled() throws Exception {
-        List<Begun> changes = List.of(begun(), begun(), begun());
-        try (Application application = new Application(databaseUrl)) {
-            List<Visitor> changers = List.of(signedIn(application), signedIn(application), signedIn(application));
-            List<CompletableFuture<Void>> sent = new ArrayList<>();
-            for (int i = 0; i < changes.size(); i++) {
-                Visitor changer = changers.get(i);
-                Begun change = changes.get(i);
-                sent.add(CompletableFuture.runAsync(() -> connect(changer, change)));
-                Thread.sleep(UNTIL_THE_NEXT[i]);
-            }
-            application.kill();
-            sent.forEach(s -> s.handle((answer, failure) -> answer).join());
-            for (Begun change : changes) {
-                check(change);
-            }
-            application.start();
-            for (Begun change : changes) {
-                connect(signedIn(application), change);
-                assertThat(run(change.job()).settled("connect"))
-                        .as("sent again")
-                        .isPresent();
-                check(change);
-                assertThat(ledger.ofBattery(change.fresh().id(), null, 20))
-                        .filteredOn(line -> line.payload().contains(change.truck()))
-                        .as("one line of one move")
-                        .hasSize(1);
-            }
+    /** Three changes, each at the step of its exchange. */
+    protected void beginExchanges() throws Exception {
+        people();
+        for (int i = 0; i < UNTIL_THE_NEXT.length; i++) {
+            exchanges.add(begun());
+        }
+    }
+
+    /** The application is killed while it exchanges; what then stands in the database is looked at. */
+    protected void killWhileExchanging(Application application) throws Exception {
+        List<Visitor> changers = List.of(signedIn(application), signedIn(application), signedIn(application));
+        List<CompletableFuture<Void>> sent = new ArrayList<>();
+        for (int i = 0; i < exchanges.size(); i++) {
+            Visitor changer = changers.get(i);
+            Begun change = exchanges.get(i);
+            sent.add(CompletableFuture.runAsync(() -> connect(changer, change)));
+            Thread.sleep(UNTIL_THE_NEXT[i]);
+        }
+        application.kill();
+        sent.forEach(s -> s.handle((answer, failure) -> answer).join());
+        for (Begun change : exchanges) {
+            check(change);
+        }
+    }
+
+    /** Sent again, each has happened once. */
+    protected void sendExchangesAgain(Application application) throws Exception {
+        for (Begun change : exchanges) {
+            connect(signedIn(application), change);
+            assertThat(run(change.job()).settled("connect")).as("sent again").isPresent();
+            check(change);
+            assertThat(ledger.ofBattery(change.fresh().id(), null, 20))
+                    .filteredOn(line -> line.payload().contains(change.truck()))
+                    .as("one line of one move")
+                    .hasSize(1);
         }
     }
 
