@@ -9,7 +9,7 @@
     if (!("ready" in step.dataset) && e.target.closest("button")) e.preventDefault();
   });
   step.addEventListener("keydown", (e) => {
-    if (e.repeat && e.key === "Enter") e.preventDefault();
+    if (e.repeat && e.key === "Enter" && !e.target.closest("textarea")) e.preventDefault();
   });
 })();
 
