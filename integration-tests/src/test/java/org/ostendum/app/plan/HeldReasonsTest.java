@@ -7,6 +7,8 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.job.JobsTest;
+import org.ostendum.app.plan.house.HouseBatteries;
+import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.support.OwnBatteries;
 import org.ostendum.app.support.TestClock;
 import org.ostendum.core.defect.DefectKind;
@@ -21,6 +23,9 @@ class HeldReasonsTest extends JobsTest {
 
     @Autowired
     private HeldReasons reasons;
+
+    @Autowired
+    private BatteryStates states;
 
     private Message why(Battery battery) {
         Message held = Message.of("plan.unmet.held", battery.code());
@@ -38,6 +43,9 @@ class HeldReasonsTest extends JobsTest {
                 .as("put right meanwhile: the plan’s own words")
                 .isEqualTo("plan.unmet.held");
         tom.ask(multipart("/batteries/" + battery.code() + "/defect").param("kind", "WORN_PLUG"));
+        assertThat(HouseBatteries.isHeld(states.stateOf(battery)))
+                .as("full as it is, it is not issued")
+                .isTrue();
         Message told = why(battery);
         assertThat(told.key()).isEqualTo("gate.SOUND_FOR_CHARGE.shut");
         assertThat(told.arguments()).startsWith(battery.code(), DefectKind.WORN_PLUG);

@@ -49,6 +49,7 @@ public final class HouseBatteries {
                 || state.heldFor() != null
                 || state.inHand() != null
                 || state.severity() == Severity.STOP
+                || state.defects().stream().anyMatch(defect -> defect.kind().shutsIssue())
                 || state.isBridgedTooLong();
     }
 
