@@ -55,9 +55,8 @@ final class Chromium {
 
     private static ChromeOptions options() {
         ChromeOptions options = new ChromeOptions();
-        // The whole browser takes as much for its own windows, which nobody sees, as for the pages. Not by the script
-        // of that
-        // name: the driver would end the script, and leave the browser.
+        // Without the browser around the page, which nobody sees.
+        // Not by the script of that name: the driver would end the script, and leave the browser.
         options.setBinary("/usr/lib/chromium/chromium-headless-shell");
         options.addArguments(List.of(
                 "--headless",
