@@ -5,7 +5,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Arrays;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Random;
 import java.util.UUID;
 import java.util.regex.Matcher;
@@ -22,16 +23,22 @@ import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Times of whole pages over HTTP, at growing numbers of batteries with ten years of weekly rounds. */
 final class PageBench {
-    private static final int WARM_UP = 500;
-    private static final int MEASURED = 400;
-    private static final int FEW_WARM_UP = 10;
-    private static final int FEW_MEASURED = 40;
+    /** As of a site that has been used since the morning: its code is compiled. */
+    private static final int WARM_UP = 2_000;
+
+    private static final int FEW_WARM_UP = 200;
+    private static final int TURNS = 8;
+    private static final int IN_A_TURN = 100;
+    private static final int FEW_IN_A_TURN = 20;
     private static final int CELLS = 20;
 
     private final Random random = new Random(5);
     private final SignedIn client;
     private final Program program;
     private final ScratchSite site;
+    private final String tenYears = TenYears.body();
+    private String round = "";
+    private int cell;
 
     private PageBench(SignedIn client, Program program, ScratchSite site) {
         this.client = client;
@@ -57,7 +64,9 @@ final class PageBench {
             ScratchSite site = new ScratchSite(application.getBean(JdbcTemplate.class), folder);
             site.addModel();
             PageBench bench = new PageBench(client, Program.of(application), site);
-            System.out.printf("%n%-10s %-12s %10s %10s %10s%n", "batteries", "request", "p50 ms", "p95 ms", "bytes");
+            System.out.printf(
+                    "%n%-10s %-12s %10s %10s %7s %10s %10s %10s%n",
+                    "batteries", "request", "p50 ms", "p95 ms", "quiet", "stolen", "all p50", "all p95");
             for (int size : sizes) {
                 Instant start = Instant.now();
                 site.growTo(size);
@@ -89,41 +98,81 @@ final class PageBench {
     }
 
     private void measure() throws Exception {
-        int rooms = site.rooms();
-        time("room", () -> client.get("/rooms/r" + (1 + random.nextInt(rooms))));
-        time("battery", () -> client.get("/batteries/B-" + (1 + random.nextInt(site.batteries()))));
-        int[] cell = {0};
-        String[] round = {""};
-        time(
-                "value",
-                () -> {
-                    if (cell[0] == CELLS) {
-                        client.post(round[0] + "/close", "");
-                        cell[0] = 0;
-                    }
-                    if (cell[0] == 0) {
-                        round[0] = beginRound();
-                    }
-                    cell[0]++;
-                },
-                () -> client.post(
-                        round[0] + "/values",
-                        "key=" + UUID.randomUUID() + "&cell=" + cell[0] + "&field=GRAVITY&value=28"
-                                + random.nextInt(10)));
-        client.post(round[0] + "/close", "");
-        String tenYears = TenYears.body();
-        time("judge", () -> {}, () -> program.post("/api/v1/judge", tenYears), 200, 200);
-        timeFew("fleet", () -> client.get("/fleet"));
-        timeFew("one found", () -> client.get("/fleet?find=b-77&by=DAYS"));
-        timeFew("charging", () -> client.get("/charging"));
-        timeFew("watering", () -> client.get("/watering"));
-        timeFew("mine", () -> client.get("/mine"));
-        timeFew("jobs", () -> client.get("/jobs"));
+        List<Timed> requests = List.of(
+                page("room", () -> client.get("/rooms/r" + (1 + random.nextInt(site.rooms())))),
+                page("battery", () -> client.get("/batteries/B-" + (1 + random.nextInt(site.batteries())))),
+                new Timed("value", this::nextCell, this::keepValue, WARM_UP, IN_A_TURN),
+                new Timed("judge", () -> {}, () -> program.post("/api/v1/judge", tenYears), FEW_WARM_UP, FEW_IN_A_TURN),
+                list("fleet", "/fleet"),
+                list("one found", "/fleet?find=b-77&by=DAYS"),
+                list("charging", "/charging"),
+                list("watering", "/watering"),
+                list("mine", "/mine"),
+                list("jobs", "/jobs"));
+        for (Timed request : requests) {
+            request.send(request.warmUp());
+        }
+        StolenTime stolen = new StolenTime();
+        for (int turn = 0; turn < TURNS; turn++) {
+            for (Timed request : requests) {
+                stolen.sinceLast();
+                List<Double> milliseconds = request.send(request.inATurn());
+                request.times().add(milliseconds, stolen.sinceLast());
+            }
+        }
+        for (Timed request : requests) {
+            System.out.printf("%-10d %-12s %s%n", site.batteries(), request.name(), request.times());
+        }
+        client.post(round + "/close", "");
     }
 
-    /** Pages of the whole site: so much longer that fewer of them tell as much. */
-    private void timeFew(String name, Request request) throws Exception {
-        time(name, () -> {}, request, FEW_WARM_UP, FEW_MEASURED);
+    private static Timed page(String name, Request request) {
+        return new Timed(name, () -> {}, request, WARM_UP, IN_A_TURN);
+    }
+
+    /** Of the whole site: so much longer that fewer of them tell as much. */
+    private Timed list(String name, String path) {
+        return new Timed(name, () -> {}, () -> client.get(path), FEW_WARM_UP, FEW_IN_A_TURN);
+    }
+
+    /** One kind of request and its times so far. */
+    private record Timed(
+            String name, Preparation before, Request request, int warmUp, int inATurn, TimesOfTurns times) {
+        Timed(String name, Preparation before, Request request, int warmUp, int inATurn) {
+            this(name, before, request, warmUp, inATurn, new TimesOfTurns());
+        }
+
+        /** @return what each of so many took, in milliseconds */
+        List<Double> send(int count) throws Exception {
+            List<Double> milliseconds = new ArrayList<>();
+            for (int i = 0; i < count; i++) {
+                before.prepare();
+                long start = System.nanoTime();
+                HttpResponse<String> answer = request.send();
+                milliseconds.add((System.nanoTime() - start) / 1e6);
+                if (answer.statusCode() != 200) {
+                    throw new IllegalStateException(name + " answered " + answer.statusCode());
+                }
+            }
+            return milliseconds;
+        }
+    }
+
+    private void nextCell() throws Exception {
+        if (cell == CELLS) {
+            client.post(round + "/close", "");
+            cell = 0;
+        }
+        if (cell == 0) {
+            round = beginRound();
+        }
+        cell++;
+    }
+
+    private HttpResponse<String> keepValue() throws Exception {
+        return client.post(
+                round + "/values",
+                "key=" + UUID.randomUUID() + "&cell=" + cell + "&field=GRAVITY&value=28" + random.nextInt(10));
     }
 
     /** @return the path of a round begun on any battery */
@@ -136,36 +185,5 @@ final class PageBench {
             throw new IllegalStateException("No round was opened");
         }
         return "/rounds/" + round.group(1);
-    }
-
-    private void time(String name, Request request) throws Exception {
-        time(name, () -> {}, request);
-    }
-
-    private void time(String name, Preparation before, Request request) throws Exception {
-        time(name, before, request, WARM_UP, MEASURED);
-    }
-
-    private void time(String name, Preparation before, Request request, int warmUp, int measured) throws Exception {
-        for (int i = 0; i < warmUp; i++) {
-            before.prepare();
-            request.send();
-        }
-        double[] milliseconds = new double[measured];
-        int bytes = 0;
-        for (int i = 0; i < measured; i++) {
-            before.prepare();
-            long start = System.nanoTime();
-            HttpResponse<String> answer = request.send();
-            milliseconds[i] = (System.nanoTime() - start) / 1e6;
-            if (answer.statusCode() != 200) {
-                throw new IllegalStateException(name + " answered " + answer.statusCode());
-            }
-            bytes = answer.body().length();
-        }
-        Arrays.sort(milliseconds);
-        System.out.printf(
-                "%-10d %-12s %10.1f %10.1f %10d%n",
-                site.batteries(), name, milliseconds[measured / 2], milliseconds[measured * 95 / 100], bytes);
     }
 }

@@ -7,6 +7,7 @@ import java.net.http.HttpResponse;
 import org.ostendum.app.people.People;
 import org.ostendum.app.security.TokenHash;
 import org.ostendum.app.security.Tokens;
+import org.ostendum.core.people.Person;
 import org.ostendum.core.people.Role;
 import org.springframework.context.ConfigurableApplicationContext;
 
@@ -24,7 +25,10 @@ final class Program {
     static Program of(ConfigurableApplicationContext application) {
         TokenHash hash = application.getBean(TokenHash.class);
         String token = hash.make();
-        long person = application.getBean(People.class).add("program", "Program", Role.VIEWER, "no password");
+        People people = application.getBean(People.class);
+        long person = people.byLogin("program")
+                .map(Person::id)
+                .orElseGet(() -> people.add("program", "Program", Role.VIEWER, "no password"));
         application.getBean(Tokens.class).add(person, "bench", hash.of(token), false);
         String port = application.getEnvironment().getProperty("local.server.port");
         return new Program("http://127.0.0.1:" + port, token);

@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
+import java.util.Objects;
 import java.util.Random;
 import org.springframework.jdbc.core.JdbcTemplate;
 
@@ -35,17 +36,19 @@ final class ScratchSite {
                 .withHour(20)
                 .withMinute(0)
                 .withSecond(0);
+        this.batteries = Objects.requireNonNull(sql.queryForObject("select count(*) from battery", Integer.class));
     }
 
     void addModel() {
-        sql.update("insert into battery_model (code, maker, kind, duty, cells_per_case, layout, cells, capacity_ah,"
-                + " rate_hours, sg_empty, sg_recharge, sg_full_from, sg_full_to, level_mark_mm, level_words, weight_kg,"
-                + " cable_side) values ('B20', 'Bench', 'FLOODED', 'MOTIVE', 1,"
-                + " '1 2 3 4 5/10 9 8 7 6/11 12 13 14 15/20 19 18 17 16', 20, 700, 6, 1140, 1180, 1275, 1295, 12,"
-                + " 'to the ring', 900, 'LEFT')");
+        sql.update(
+                "insert ignore into battery_model (code, maker, kind, duty, cells_per_case, layout, cells, capacity_ah,"
+                        + " rate_hours, sg_empty, sg_recharge, sg_full_from, sg_full_to, level_mark_mm, level_words, weight_kg,"
+                        + " cable_side) values ('B20', 'Bench', 'FLOODED', 'MOTIVE', 1,"
+                        + " '1 2 3 4 5/10 9 8 7 6/11 12 13 14 15/20 19 18 17 16', 20, 700, 6, 1140, 1180, 1275, 1295, 12,"
+                        + " 'to the ring', 900, 'LEFT')");
     }
 
-    /** Adds batteries until there are so many. */
+    /** Adds batteries until there are so many; those of a run before are taken as they are. */
     void growTo(int wanted) throws IOException {
         while (batteries < wanted) {
             addChunk(batteries + 1, Math.min(CHUNK, wanted - batteries));

@@ -31,20 +31,26 @@ final class SignedIn {
         this.home = home;
     }
 
-    /** A lead trained in battery care, new in the site. */
+    /** A lead trained in battery care. */
     static SignedIn lead(ConfigurableApplicationContext application) throws Exception {
         return somebody(application, "bench", Role.LEAD);
     }
 
-    /** Somebody trained in battery care, new in the site. */
+    /** Somebody trained in battery care, new in the site unless a run before has left him there. */
     static SignedIn somebody(ConfigurableApplicationContext application, String login, Role role) throws Exception {
-        String secret = application.getBean(PasswordEncoder.class).encode(PASSWORD);
-        long person = application.getBean(People.class).add(login, login, role, secret);
-        application.getBean(Trainings.class).hold(person, Training.BATTERY_CARE, LocalDate.now(ZoneOffset.UTC), person);
+        if (application.getBean(People.class).byLogin(login).isEmpty()) {
+            add(application, login, role);
+        }
         String port = application.getEnvironment().getProperty("local.server.port");
         SignedIn signedIn = new SignedIn("http://127.0.0.1:" + port);
         signedIn.signIn(login);
         return signedIn;
+    }
+
+    private static void add(ConfigurableApplicationContext application, String login, Role role) {
+        String secret = application.getBean(PasswordEncoder.class).encode(PASSWORD);
+        long person = application.getBean(People.class).add(login, login, role, secret);
+        application.getBean(Trainings.class).hold(person, Training.BATTERY_CARE, LocalDate.now(ZoneOffset.UTC), person);
     }
 
     private void signIn(String login) throws Exception {
