@@ -20,6 +20,7 @@ import org.ostendum.standins.Registers;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Primary;
+import org.springframework.util.FileSystemUtils;
 
 /**
  * The stand-ins in the test's own process, and its time: nothing passes until the test says so, and then at once. The
@@ -100,8 +101,10 @@ public final class FakeEquipment implements Wire {
 
     private static Registers fresh() {
         try {
-            Path bank = EquipmentSite.writeBank(Files.createTempDirectory("ostendum-bank-"));
-            return Registers.of(bank, 20, 300);
+            Path folder = Files.createTempDirectory("ostendum-bank-");
+            Registers registers = Registers.of(EquipmentSite.writeBank(folder), 20, 300);
+            FileSystemUtils.deleteRecursively(folder);
+            return registers;
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

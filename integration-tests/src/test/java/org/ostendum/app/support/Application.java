@@ -8,7 +8,6 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.Duration;
 import java.util.Arrays;
 import java.util.stream.Collectors;
@@ -21,8 +20,8 @@ public final class Application implements AutoCloseable {
     private final String databaseUrl;
     private final String main;
     private final int port;
+    private final ProcessFolder folder = new ProcessFolder("ostendum-application-");
     private Process process;
-    private Path log;
 
     /** @param databaseUrl of a database that the demo is already in */
     public Application(String databaseUrl) throws IOException, InterruptedException {
@@ -44,36 +43,32 @@ public final class Application implements AutoCloseable {
     }
 
     public void start() throws IOException, InterruptedException {
-        log = Files.createTempFile("ostendum-application-", ".log");
         ProcessBuilder builder = new ProcessBuilder(
-                        ProcessHandle.current().info().command().orElse("java"),
-                        "-Xmx512m",
-                        "-XX:TieredStopAtLevel=1",
-                        "-XX:+UseSerialGC",
-                        "-cp",
-                        classPath(),
-                        main,
-                        "--ostendum.live.beat=1s")
-                .redirectErrorStream(true)
-                .redirectOutput(log.toFile());
+                ProcessHandle.current().info().command().orElse("java"),
+                "-Xmx512m",
+                "-XX:TieredStopAtLevel=1",
+                "-XX:+UseSerialGC",
+                "-Djava.io.tmpdir=" + folder.path(),
+                "-cp",
+                classPath(),
+                main,
+                "--ostendum.live.beat=1s");
         builder.environment().put("OSTENDUM_DB_URL", databaseUrl);
-        builder.environment().put("OSTENDUM_FIRST_SIGN_IN", log + "-first-sign-in");
+        builder.environment().put("OSTENDUM_FIRST_SIGN_IN", folder.path() + "/first-sign-in");
         builder.environment().put("OSTENDUM_PROXIES", "127\\.0\\.0\\.1");
         builder.environment().put("OSTENDUM_PORT", String.valueOf(port));
-        process = builder.start();
-        Runtime.getRuntime().addShutdownHook(new Thread(process::destroyForcibly));
+        process = folder.start(builder);
         awaitReady();
     }
 
     /** @return the password of the first lead of an empty site, as its file tells it */
     public String firstPassword() throws IOException {
-        return Files.readString(Path.of(log + "-first-sign-in")).strip().split(" ", 2)[1];
+        return Files.readString(folder.path().resolve("first-sign-in")).strip().split(" ", 2)[1];
     }
 
     /** Until it answers that it is in order. */
     public void awaitReady() {
-        Patience.await("application, see " + log, Duration.ofSeconds(120), process)
-                .until(this::answers);
+        folder.await("The application", Duration.ofSeconds(120), process, this::answers);
     }
 
     /** Without the tests, whose clocks and equipment it would find. */

@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.attribute.PosixFilePermissions;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.time.Duration;
@@ -13,6 +12,10 @@ import java.util.List;
 
 /** A real MariaDB of the test's own, in a folder of its own, on loopback. */
 public final class MariaDbServer {
+    /** The default of a hundred would be most of what each of them writes. */
+    private static final String REDO_LOG = "--innodb-log-file-size=32M";
+
+    private final ProcessFolder place;
     private final Path folder;
     private final int port;
     private final boolean durable;
@@ -33,8 +36,9 @@ public final class MariaDbServer {
         }
     }
 
-    private MariaDbServer(Path folder, boolean durable) {
-        this.folder = folder;
+    private MariaDbServer(ProcessFolder place, boolean durable) {
+        this.place = place;
+        this.folder = place.path();
         this.durable = durable;
         this.port = FreePort.any();
     }
@@ -57,19 +61,16 @@ public final class MariaDbServer {
         }
     }
 
-    private static Path newFolder() {
-        try {
-            Path folder = Files.createTempDirectory(
-                    Path.of("/tmp"),
-                    "ostendum-test-",
-                    PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rwxr-xr-x")));
-            if (user().equals("mysql")) {
-                run(folder, "chown", "mysql", folder.toString());
+    private static ProcessFolder newFolder() {
+        ProcessFolder folder = new ProcessFolder("ostendum-test-");
+        if (user().equals("mysql")) {
+            try {
+                run(folder.path(), "chown", "mysql", folder.path().toString());
+            } catch (IOException | InterruptedException e) {
+                throw new IllegalStateException("No folder for a database", e);
             }
-            return folder;
-        } catch (IOException | InterruptedException e) {
-            throw new IllegalStateException("No folder for a database", e);
         }
+        return folder;
     }
 
     Path folder() {
@@ -94,6 +95,7 @@ public final class MariaDbServer {
                 "--datadir=" + folder.resolve("data"),
                 "--auth-root-authentication-method=socket",
                 "--skip-test-db",
+                REDO_LOG,
                 "--user=" + user());
         Files.writeString(
                 folder.resolve("init.sql"),
@@ -114,6 +116,7 @@ public final class MariaDbServer {
                 "--tmpdir=" + folder,
                 "--bind-address=127.0.0.1",
                 "--skip-name-resolve",
+                REDO_LOG,
                 "--default-time-zone=+00:00",
                 "--character-set-server=utf8mb4",
                 "--collation-server=utf8mb4_uca1400_ai_ci",
@@ -124,17 +127,12 @@ public final class MariaDbServer {
             command.addAll(List.of(
                     "--innodb-flush-log-at-trx-commit=0", "--skip-innodb-doublewrite", "--performance-schema=off"));
         }
-        process = new ProcessBuilder(command)
-                .redirectErrorStream(true)
-                .redirectOutput(folder.resolve("log").toFile())
-                .start();
-        Runtime.getRuntime().addShutdownHook(new Thread(process::destroyForcibly));
+        process = place.start(new ProcessBuilder(command));
         await();
     }
 
     private void await() {
-        Patience.await("database, see " + folder.resolve("log"), Duration.ofSeconds(40), process)
-                .until(this::answers);
+        place.await("The database", Duration.ofSeconds(40), process, this::answers);
     }
 
     private boolean answers() {

@@ -4,12 +4,12 @@ import java.io.IOException;
 import java.io.PrintWriter;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 
 /** The stand-ins as a process of their own, so that they can be killed, slowed down and garbled. */
 public final class StandInProcess {
+    private final ProcessFolder folder = new ProcessFolder("ostendum-standins-");
     private final int port;
     private final double speed;
     private final Path bank;
@@ -20,11 +20,10 @@ public final class StandInProcess {
         this.speed = speed;
         this.port = FreePort.any();
         try {
-            this.bank = EquipmentSite.writeBank(Files.createTempDirectory("ostendum-standins-"));
+            this.bank = EquipmentSite.writeBank(folder.path());
         } catch (IOException e) {
             throw new IllegalStateException(e);
         }
-        Runtime.getRuntime().addShutdownHook(new Thread(this::kill));
         start();
     }
 
@@ -34,22 +33,18 @@ public final class StandInProcess {
 
     public void start() {
         try {
-            process = new ProcessBuilder(
-                            ProcessHandle.current().info().command().orElse("java"),
-                            "-Xmx128m",
-                            "-cp",
-                            System.getProperty("java.class.path"),
-                            "org.ostendum.standins.StandIns",
-                            "--port=" + port,
-                            "--bank=" + bank,
-                            "--speed=" + speed,
-                            "--room=20",
-                            "--air=300")
-                    .redirectErrorStream(true)
-                    .redirectOutput(bank.resolveSibling("log").toFile())
-                    .start();
-            Patience.await("stand-ins, see " + bank.resolveSibling("log"), Duration.ofSeconds(30), process)
-                    .until(this::answers);
+            process = folder.start(new ProcessBuilder(
+                    ProcessHandle.current().info().command().orElse("java"),
+                    "-Xmx128m",
+                    "-cp",
+                    System.getProperty("java.class.path"),
+                    "org.ostendum.standins.StandIns",
+                    "--port=" + port,
+                    "--bank=" + bank,
+                    "--speed=" + speed,
+                    "--room=20",
+                    "--air=300"));
+            folder.await("The stand-ins", Duration.ofSeconds(30), process, this::answers);
         } catch (IOException e) {
             throw new IllegalStateException(e);
         }
