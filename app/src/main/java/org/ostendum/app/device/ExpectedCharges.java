@@ -3,6 +3,7 @@ package org.ostendum.app.device;
 import java.time.Duration;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.charge.ChargeRun;
 import org.ostendum.app.inventory.Batteries;
@@ -15,7 +16,9 @@ import org.ostendum.core.charge.PastCharges;
 import org.ostendum.core.charge.TimeToFull;
 import org.ostendum.core.commission.InitialChargePlan;
 import org.ostendum.core.event.ChargeKind;
+import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.quantity.Amperes;
+import org.ostendum.core.room.RoomPlan;
 import org.ostendum.core.rulebook.Rules;
 import org.springframework.stereotype.Service;
 
@@ -45,6 +48,19 @@ public class ExpectedCharges {
         Rules rules = batteryStates.rulesFor(battery);
         return new ExpectedCharge(
                 battery, rules, past.taken(), whole(run.kind(), run.lasts(), model, rules, amperes(run, model), past));
+    }
+
+    /**
+     * @param charger it would stand on
+     * @param missing Ah to be put back
+     * @return how long a charge of this battery takes there; empty where too few are on record to learn from
+     */
+    public Optional<TimeToFull.Estimate> learned(Battery battery, RoomPlan.Charger charger, double missing) {
+        PastCharges past =
+                Objects.requireNonNull(charges.of(List.of(battery.id())).get(battery.id()));
+        AmpHours capacity = battery.type().model().capacity();
+        return Optional.of(new TimeToFull(capacity, charger.sheet().amperes(), past.finished()).estimate(missing))
+                .filter(TimeToFull.Estimate::isLearned);
     }
 
     /**

@@ -6,6 +6,7 @@ import java.math.RoundingMode;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.ostendum.app.draw.Shape;
 import org.ostendum.app.form.Faults;
@@ -96,6 +97,11 @@ final class SumSheet {
 
     static String plain(double number) {
         return BigDecimal.valueOf(number).stripTrailingZeros().toPlainString();
+    }
+
+    /** @return in metric units; empty where the sum does not ask for it, or nothing sound was typed */
+    Optional<Double> metric(String name) {
+        return isWorked() ? Optional.ofNullable(values.get(name)) : Optional.empty();
     }
 
     public String typed(String name) {

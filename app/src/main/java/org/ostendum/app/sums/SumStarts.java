@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.app.device.ExpectedCharges;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Chargers;
@@ -17,6 +18,7 @@ import org.ostendum.core.battery.Duty;
 import org.ostendum.core.battery.GravityMarks;
 import org.ostendum.core.capacity.CapacitySums;
 import org.ostendum.core.charge.ChargeSums;
+import org.ostendum.core.charge.TimeToFull;
 import org.ostendum.core.judge.BatteryCourse;
 import org.ostendum.core.life.Prices;
 import org.ostendum.core.room.RoomAirflow;
@@ -41,13 +43,21 @@ class SumStarts {
     private final Machines machines;
     private final Rooms rooms;
     private final Chargers chargers;
+    private final ExpectedCharges charges;
     private final BatteryStates batteryStates;
 
-    SumStarts(Batteries batteries, Machines machines, Rooms rooms, Chargers chargers, BatteryStates batteryStates) {
+    SumStarts(
+            Batteries batteries,
+            Machines machines,
+            Rooms rooms,
+            Chargers chargers,
+            ExpectedCharges charges,
+            BatteryStates batteryStates) {
         this.batteries = batteries;
         this.machines = machines;
         this.rooms = rooms;
         this.chargers = chargers;
+        this.charges = charges;
         this.batteryStates = batteryStates;
     }
 
@@ -64,13 +74,38 @@ class SumStarts {
 
     /** @return metric values; empty where nothing of the site has this code */
     Optional<Map<String, Double>> of(String code) {
-        return batteries
-                .byCode(code)
+        return battery(code)
                 .map(this::ofBattery)
-                .or(() -> ofMachine(code))
+                .or(() -> machines.byCode(code).map(empty -> Map.<String, Double>of()))
                 .or(() -> chargers.byCode(code).map(SumStarts::ofCharger))
                 .or(() -> rooms.byCode(code).map(SumStarts::ofRoom));
     }
+
+    /** A machine is worked on through the battery in it. */
+    private Optional<Battery> battery(String code) {
+        return batteries.byCode(code).or(() -> machines.byCode(code).flatMap(machine -> batteries.all().stream()
+                .filter(battery -> machine.code().equals(battery.machineCode()))
+                .findFirst()));
+    }
+
+    /**
+     * What a charge takes here, beside what a sum says of it.
+     *
+     * @param missing Ah to be put back
+     * @return empty where the code is no battery's or machine's, or too few charges are on record
+     */
+    Optional<OwnCharge> ownCharge(String code, double missing) {
+        return battery(code).flatMap(battery -> ownCharge(battery, missing));
+    }
+
+    private Optional<OwnCharge> ownCharge(Battery battery, double missing) {
+        return chargers.usualOf(battery).flatMap(chargers::byId).flatMap(charger -> charges.learned(
+                        battery, charger, missing)
+                .map(lasts -> new OwnCharge(battery.code(), charger.code(), lasts)));
+    }
+
+    /** A charge of this battery on its usual charger, learned from those on record. */
+    record OwnCharge(String battery, String charger, TimeToFull.Estimate lasts) {}
 
     private Map<String, Double> ofBattery(Battery battery) {
         BatteryModel model = battery.type().model();
@@ -96,6 +131,9 @@ class SumStarts {
                         .flatMap(chargers::byId)
                         .map(c -> c.amps())
                         .orElse(USUAL_CHARGER * capacity));
+        ownCharge(battery, USUAL_DEPTH * capacity)
+                .ifPresent(own -> values.put(
+                        "chargeHours", Math.round(own.lasts().likely().toMinutes() / 6.0) / 10.0));
         values.put("overchargeAmpereHours", OVERCHARGE * capacity);
         values.put("gassingAmperes", ChargeSums.finish(model.capacity()).amperes());
         List<BatteryCourse.Mark> course =
@@ -128,15 +166,6 @@ class SumStarts {
                         CapacitySums.mostCurrent(model.capacity(), model.rateHours(), USUAL_EXPONENT)
                                 .amperes())
                 : rated;
-    }
-
-    /** A machine is worked on through the battery in it. */
-    private Optional<Map<String, Double>> ofMachine(String code) {
-        return machines.byCode(code).map(machine -> batteries.all().stream()
-                .filter(battery -> machine.code().equals(battery.machineCode()))
-                .findFirst()
-                .map(this::ofBattery)
-                .orElse(Map.of()));
     }
 
     private static Map<String, Double> ofCharger(RoomPlan.Charger charger) {

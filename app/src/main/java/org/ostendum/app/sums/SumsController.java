@@ -58,6 +58,9 @@ class SumsController {
         }
         Measures typedIn = Measures.of(typed.getOrDefault("in", ""));
         SumSheet sheet = new SumSheet(sum, typed, typedIn, start.orElse(Map.of()), words);
+        sheet.metric("missingAmpereHours")
+                .flatMap(missing -> starts.ownCharge(from, missing))
+                .ifPresent(own -> page.addAttribute("ownCharge", own));
         page.addAttribute("from", from);
         page.addAttribute("isBattery", batteries.byCode(from).isPresent());
         page.addAttribute("codes", starts.codes());

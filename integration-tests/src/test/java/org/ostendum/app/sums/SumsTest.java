@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.httpBasic;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
+import java.time.Duration;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -133,6 +134,37 @@ class SumsTest extends ApplicationTest {
         assertThat(starts.codes())
                 .allSatisfy(code -> assertThat(starts.of(code)).isPresent())
                 .contains("T-07");
+    }
+
+    /** What the shop's formula says and what this charger does stand side by side. */
+    @Test
+    void whatTheBatterysOwnChargesTakeStandsBesideTheSum() throws Exception {
+        AsPerson tom = AsPerson.tom(mvc);
+        SumStarts.OwnCharge own = starts.ownCharge("T-07", 420).orElseThrow();
+        assertThat(own.lasts().likely())
+                .isBetween(own.lasts().early(), own.lasts().late());
+        assertThat(tom.page("/sums/charge?from=T-07&missingAmpereHours=420"))
+                .contains(TestWords.metric()
+                        .text(
+                                "sums.own-charge",
+                                "T-07",
+                                own.charger(),
+                                TestWords.metric().span(own.lasts().likely()),
+                                TestWords.metric().span(own.lasts().early()),
+                                TestWords.metric().span(own.lasts().late())));
+        Duration less = starts.ownCharge("T-07", 200).orElseThrow().lasts().likely();
+        assertThat(less).isLessThan(own.lasts().likely());
+        assertThat(starts.of("T-07").orElseThrow()).containsKey("chargeHours");
+    }
+
+    @Test
+    void whoHasNoChargesToLearnFromIsToldTheSumAlone() throws Exception {
+        String charger = starts.codes().stream()
+                .filter(code -> starts.of(code).orElseThrow().size() == 5)
+                .findFirst()
+                .orElseThrow();
+        assertThat(starts.ownCharge(charger, 420)).isEmpty();
+        assertThat(AsPerson.tom(mvc).page("/sums/charge?from=" + charger)).doesNotContain("learned from its own");
     }
 
     /** A gallon typed by one is 3.7854 l to the other, and comes to the same. */
