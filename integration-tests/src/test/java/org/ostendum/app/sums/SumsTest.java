@@ -144,14 +144,15 @@ class SumsTest extends ApplicationTest {
         assertThat(own.lasts().likely())
                 .isBetween(own.lasts().early(), own.lasts().late());
         assertThat(tom.page("/sums/charge?from=T-07&missingAmpereHours=420"))
-                .contains(TestWords.metric()
-                        .text(
-                                "sums.own-charge",
-                                "T-07",
-                                own.charger(),
-                                TestWords.metric().span(own.lasts().likely()),
-                                TestWords.metric().span(own.lasts().early()),
-                                TestWords.metric().span(own.lasts().late())));
+                .contains(
+                        "<b>" + TestWords.metric().span(own.lasts().likely()) + "</b>",
+                        TestWords.metric()
+                                .text(
+                                        "sums.own-charge",
+                                        "T-07",
+                                        own.charger(),
+                                        TestWords.metric().span(own.lasts().early()),
+                                        TestWords.metric().span(own.lasts().late())));
         Duration less = starts.ownCharge("T-07", 200).orElseThrow().lasts().likely();
         assertThat(less).isLessThan(own.lasts().likely());
         assertThat(starts.of("T-07").orElseThrow()).containsKey("chargeHours");
