@@ -18,9 +18,6 @@ public record StepOrBend(double drop, double stepped, double bent, double favour
     /** Readings on either side of a step, and after the bend; fewer could be chance. */
     private static final int LEAST = 3;
 
-    /** Readings of all kinds before a step: of what came before there must be no doubt. */
-    private static final int BEFORE = 5;
-
     /** So little is left over where a fit is perfect that no ratio can be made of it. */
     private static final double NOTHING = 1e-9;
 
@@ -29,19 +26,15 @@ public record StepOrBend(double drop, double stepped, double bent, double favour
     /**
      * @param times in order, no two the same, each with its reading
      * @param kinds of the readings, from 0 on
+     * @param before readings of all kinds that there must be before a step: of what came before it there must be no doubt
      * @return a shape that favours neither and fell by nothing where there are fewer than six
      */
-    public static StepOrBend of(double[] times, double[] readings, int[] kinds) {
+    public static StepOrBend of(double[] times, double[] readings, int[] kinds, int before) {
         if (times.length != readings.length || times.length != kinds.length) {
             throw new IllegalArgumentException(
                     times.length + " times for " + readings.length + " readings of " + kinds.length + " kinds");
         }
-        return times.length < 2 * LEAST ? NEITHER : new Fit(times, readings, kinds).shape();
-    }
-
-    /** Readings that are all of one kind. */
-    public static StepOrBend of(double[] times, double[] readings) {
-        return of(times, readings, new int[readings.length]);
+        return times.length < 2 * LEAST ? NEITHER : new Fit(times, readings, kinds).shape(before);
     }
 
     private static final class Fit {
@@ -54,9 +47,9 @@ public record StepOrBend(double drop, double stepped, double bent, double favour
             Arrays.setAll(kinds, kind -> new Kind(kind, this.times, readings, kindOf));
         }
 
-        StepOrBend shape() {
+        StepOrBend shape(int before) {
             int last = times.length - LEAST;
-            int step = Math.min(BEFORE, last);
+            int step = Math.min(before, last);
             for (int k = step + 1; k <= last; k++) {
                 step = leftByStep(k) < leftByStep(step) ? k : step;
             }

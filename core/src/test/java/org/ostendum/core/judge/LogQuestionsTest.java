@@ -12,6 +12,7 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.IntToDoubleFunction;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -23,11 +24,13 @@ import org.ostendum.core.event.BatteryEvent.HottestOfCharge;
 import org.ostendum.core.event.BatteryEvent.Watered;
 import org.ostendum.core.event.BatteryEvent.Worked;
 import org.ostendum.core.event.EventLog;
+import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.Level;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.quantity.Celsius;
+import org.ostendum.core.quantity.GravityDifference;
 import org.ostendum.core.quantity.Millilitres;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.rulebook.Severity;
@@ -185,7 +188,7 @@ class LogQuestionsTest {
     }
 
     private static PastRound levels(int weeksAgo, Level... levels) {
-        List<org.ostendum.core.measure.CellReading> readings = new ArrayList<>();
+        List<CellReading> readings = new ArrayList<>();
         for (int i = 0; i < levels.length; i++) {
             readings.add(Cases.cell(i + 1, 1280, false, false, levels[i], null));
         }
@@ -213,6 +216,27 @@ class LogQuestionsTest {
                         .map(f -> f.cells().numbers())
                         .orElse(null))
                 .isEqualTo(thirsty ? List.of(3) : null);
+    }
+
+    /** Twice low may be chance; twice low, and stronger each time by what its acid was left behind in, is not. */
+    @ParameterizedTest
+    @CsvSource({"8, 2, true", "2, 2, false", "-8, 2, false", "8, 1, false"})
+    void oneCellLowTwiceAndStrongerWhenItWasDrinksAlone(int points, int times, boolean thirsty) {
+        List<PastRound> rounds = new ArrayList<>();
+        for (int quarter = 5; quarter >= 0; quarter--) {
+            boolean low = quarter < times;
+            List<CellReading> readings = new ArrayList<>();
+            for (int cell = 1; cell <= 6; cell++) {
+                boolean own = cell == 3 && low;
+                readings.add(Cases.cell(cell, own ? 1280 + points : 1280, false, false, own ? Level.LOW : R, null));
+            }
+            rounds.add(sound(new Round(
+                    NOW.minus(Duration.ofDays(90L * quarter)), RoundState.FULL_CHARGE, Celsius.of(25), readings)));
+        }
+        Optional<Finding> finding = found(judgeLevels(rounds), FindingCode.CELL_THIRSTY);
+        assertThat(finding.isPresent()).isEqualTo(thirsty);
+        finding.ifPresent(
+                f -> assertThat(f.why().arguments()).containsExactly(2, 6, new GravityDifference(10 * points)));
     }
 
     /** Where many are low together it was not watered. */

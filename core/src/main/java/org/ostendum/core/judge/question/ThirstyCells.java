@@ -1,8 +1,9 @@
 package org.ostendum.core.judge.question;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
+import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import org.ostendum.core.judge.Case;
 import org.ostendum.core.judge.Cells;
 import org.ostendum.core.judge.Evidence;
@@ -14,15 +15,22 @@ import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.judge.Outcome;
 import org.ostendum.core.judge.PastRound;
 import org.ostendum.core.judge.Question;
-import org.ostendum.core.measure.CellReading;
-import org.ostendum.core.measure.Level;
 import org.ostendum.core.measure.Round;
+import org.ostendum.core.quantity.GravityDifference;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Severity;
 
-/** Is one cell low on water again and again while its neighbours are not? It leaks, or drinks alone. */
+/**
+ * Is one cell low on water again and again while its neighbours are not? It leaks, or drinks alone. Once less is enough where its
+ * gravity stood higher each time: what is gone was water.
+ */
 public final class ThirstyCells implements Question {
     private static final int ROUNDS = 10;
+    /** What happened once is chance. */
+    private static final int TWICE = 2;
+
+    /** Tenths of a point; fitted on simulated batteries. */
+    private static final double STRONGER = 45;
 
     @Override
     public String name() {
@@ -36,16 +44,11 @@ public final class ThirstyCells implements Question {
         if (looked.size() < least) {
             return new Outcome.NotJudged(Missing.LEVELS);
         }
-        int[] low = new int[battery.model().cells() + 1];
-        for (Round round : looked) {
-            List<Integer> dry = dry(round);
-            // Where many are low together, it was not watered: that says nothing about one cell.
-            if (4 * dry.size() <= round.readings().size()) {
-                dry.forEach(cell -> low[cell]++);
-            }
-        }
-        int others = (int) Arrays.stream(low).filter(n -> n >= least).count();
-        return others == 0 ? new Outcome.Clear() : Outcome.of(findings(battery, low, looked.size(), least));
+        List<Finding> findings = IntStream.rangeClosed(1, battery.model().cells())
+                .mapToObj(cell -> new LowTimes(looked, cell))
+                .flatMap(low -> finding(battery, low, least).stream())
+                .toList();
+        return findings.isEmpty() ? new Outcome.Clear() : Outcome.of(findings);
     }
 
     private static List<Round> looked(Case battery) {
@@ -58,30 +61,32 @@ public final class ThirstyCells implements Question {
         return looked.subList(Math.max(0, looked.size() - ROUNDS), looked.size());
     }
 
-    private static List<Integer> dry(Round round) {
-        return round.readings().stream()
-                .filter(r -> r.level() == Level.LOW || r.level() == Level.EXPOSED || r.tooLow())
-                .map(CellReading::cell)
-                .toList();
+    private static List<Finding> finding(Case battery, LowTimes low, int least) {
+        if (low.times() >= least) {
+            return List.of(finding(battery, low, Message.of("finding.thirsty-cell.why", low.times(), low.rounds())));
+        }
+        OptionalDouble stronger = low.times() >= Math.max(TWICE, least - 1)
+                ? low.stronger(battery.rules().temperatureCorrection())
+                : OptionalDouble.empty();
+        if (stronger.isEmpty() || stronger.getAsDouble() < STRONGER) {
+            return List.of();
+        }
+        GravityDifference by = new GravityDifference((int) Math.round(stronger.getAsDouble()));
+        return List.of(
+                finding(battery, low, Message.of("finding.thirsty-cell.stronger.why", low.times(), low.rounds(), by)));
     }
 
-    private static List<Finding> findings(Case battery, int[] low, int rounds, int least) {
-        List<Finding> findings = new ArrayList<>();
-        for (int cell = 1; cell < low.length; cell++) {
-            if (low[cell] >= least) {
-                findings.add(new Finding(
-                        FindingCode.CELL_THIRSTY,
-                        Cells.of(cell),
-                        Severity.ACT,
-                        Message.of("finding.thirsty-cell", Cells.of(cell)),
-                        Message.of("finding.thirsty-cell.why", low[cell], rounds),
-                        List.of(battery.rules().use(RuleKey.LOW_TIMES)),
-                        List.of(new Evidence("timesLow", low[cell]), new Evidence("rounds", rounds)),
-                        NextStep.WATER,
-                        null,
-                        Confidence.THIRSTY_CELL));
-            }
-        }
-        return findings;
+    private static Finding finding(Case battery, LowTimes low, Message why) {
+        return new Finding(
+                FindingCode.CELL_THIRSTY,
+                Cells.of(low.cell()),
+                Severity.ACT,
+                Message.of("finding.thirsty-cell", Cells.of(low.cell())),
+                why,
+                List.of(battery.rules().use(RuleKey.LOW_TIMES)),
+                List.of(new Evidence("timesLow", low.times()), new Evidence("rounds", low.rounds())),
+                NextStep.WATER,
+                null,
+                Confidence.THIRSTY_CELL);
     }
 }

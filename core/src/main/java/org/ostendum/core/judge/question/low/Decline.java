@@ -8,6 +8,7 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.core.judge.Case;
 import org.ostendum.core.judge.DatedGravities;
 import org.ostendum.core.measure.RoundState;
+import org.ostendum.core.statistics.Robust;
 import org.ostendum.core.statistics.StepOrBend;
 
 /**
@@ -24,6 +25,15 @@ final class Decline {
     private static final double SLOPE_LASTS = 200;
     /** Days a step or a bend has to be back before it can be told which of both it is. */
     private static final double STANDS = 100;
+
+    /** Rounds before a step. */
+    private static final int BEFORE = 5;
+
+    /** The same where rounds lie months apart: a fifth would be another quarter of waiting. */
+    private static final int BEFORE_SPARSE = 4;
+
+    /** Days between rounds, usually, from which on they lie far apart. */
+    private static final double SPARSE = 60;
 
     private static final double HOURS = 24;
 
@@ -47,10 +57,16 @@ final class Decline {
             int[] kinds = rounds.stream()
                     .mapToInt(dated -> dated.state() == RoundState.FULL_CHARGE ? 0 : 1)
                     .toArray();
-            known = StepOrBend.of(days, medians, kinds);
+            known = StepOrBend.of(days, medians, kinds, isSparse(days) ? BEFORE_SPARSE : BEFORE);
             shape = known;
         }
         return known;
+    }
+
+    private static boolean isSparse(double[] days) {
+        double[] gaps = new double[Math.max(0, days.length - 1)];
+        Arrays.setAll(gaps, i -> days[i + 1] - days[i]);
+        return gaps.length > 0 && Robust.median(gaps) >= SPARSE;
     }
 
     private double day(int index) {

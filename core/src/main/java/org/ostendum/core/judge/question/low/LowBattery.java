@@ -108,10 +108,12 @@ public final class LowBattery {
         return returned.isPresent() ? Cause.STRATIFIED : Cause.UNDERCHARGED;
     }
 
-    /** Bit by bit, though enough is put back and it is equalised again and again. */
+    /**
+     * Bit by bit, though it is equalised again and again. A charger that stops too soon does so at once: what is put back need not be
+     * on record.
+     */
     private boolean isGrowing() {
-        return returned.isPresent()
-                && isGoingOn()
+        return isGoingOn()
                 && decline.surelyGoesOn()
                 && ordinary.fallen() >= FALL_TOLD
                 && battery.events()
