@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.util.Arrays;
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.judge.Case;
 import org.ostendum.core.judge.DatedGravities;
@@ -18,6 +19,9 @@ import org.ostendum.core.statistics.StepOrBend;
 final class Decline {
     /** So many times further the readings lie from a bend than from a step, or the same the other way about. */
     private static final double STEP_FAVOURED = 1.1;
+
+    /** The same where rounds lie months apart: of a slope there would be more of them on the way. */
+    private static final double STEP_FAVOURED_SPARSE = 0.9;
 
     private static final double SLOPE_FAVOURED = 0.8;
     private static final double SLOPE_SURE = 0.4;
@@ -39,8 +43,10 @@ final class Decline {
 
     private final List<DatedGravities> rounds;
     private final double[] medians;
-    /** Fitted only where it is asked for: most batteries are judged without. */
-    private @Nullable StepOrBend shape;
+    /** Only where it is asked for: most batteries are judged without. */
+    private @Nullable Fitted fitted;
+
+    private record Fitted(StepOrBend shape, boolean isSparse) {}
 
     Decline(Case battery) {
         this.rounds = battery.full();
@@ -49,18 +55,23 @@ final class Decline {
                 .toArray();
     }
 
-    private StepOrBend shape() {
-        StepOrBend known = shape;
+    private Fitted fitted() {
+        Fitted known = fitted;
         if (known == null) {
-            double[] days = new double[rounds.size()];
-            Arrays.setAll(days, this::day);
+            double[] days =
+                    IntStream.range(0, rounds.size()).mapToDouble(this::day).toArray();
             int[] kinds = rounds.stream()
                     .mapToInt(dated -> dated.state() == RoundState.FULL_CHARGE ? 0 : 1)
                     .toArray();
-            known = StepOrBend.of(days, medians, kinds, isSparse(days) ? BEFORE_SPARSE : BEFORE);
-            shape = known;
+            boolean isSparse = isSparse(days);
+            known = new Fitted(StepOrBend.of(days, medians, kinds, isSparse ? BEFORE_SPARSE : BEFORE), isSparse);
+            fitted = known;
         }
         return known;
+    }
+
+    private StepOrBend shape() {
+        return fitted().shape();
     }
 
     private static boolean isSparse(double[] days) {
@@ -82,7 +93,7 @@ final class Decline {
     boolean cameAtOnce(double least) {
         // No step is higher than the readings lie apart.
         return range() >= least
-                && shape().favour() >= STEP_FAVOURED
+                && shape().favour() >= (fitted().isSparse() ? STEP_FAVOURED_SPARSE : STEP_FAVOURED)
                 && shape().drop() >= least
                 && since(shape().stepped()) >= STANDS;
     }
