@@ -12,6 +12,7 @@ final class Confidence {
     static final double WEAK_AFTER_CHARGE = 0.92;
     static final double WEAK_AFTER_EQUALISE = 0.97;
     static final double THIRSTY_CELL = 0.97;
+    static final double THIRSTY_CELL_STRONGER = 0.9;
     static final double TAP = 0.95;
     static final double UNEVEN = 0.97;
     static final double NOT_FULL = 0.97;

@@ -3,6 +3,7 @@ package org.ostendum.core.judge.question;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.stream.DoubleStream;
 import org.ostendum.core.electrolyte.TemperatureCorrection;
 import org.ostendum.core.judge.Gravities;
 import org.ostendum.core.measure.CellReading;
@@ -55,23 +56,22 @@ final class LowTimes {
     }
 
     /**
-     * @return tenths by which the cell stood higher over the battery's median when it was low than when it was not, in the mean; empty
-     *     where its gravity was not read at both
+     * @return tenths by which the cell stood higher over the battery's median each time it was low than it does in the mean when it is
+     *     not; empty where its gravity was not read at both
      */
     OptionalDouble stronger(TemperatureCorrection correction) {
-        OptionalDouble whenLow = above(low, correction);
-        OptionalDouble otherwise = above(others, correction);
+        OptionalDouble whenLow = above(low, correction).min();
+        OptionalDouble otherwise = above(others, correction).average();
         return whenLow.isEmpty() || otherwise.isEmpty()
                 ? OptionalDouble.empty()
                 : OptionalDouble.of(whenLow.getAsDouble() - otherwise.getAsDouble());
     }
 
-    private OptionalDouble above(List<Round> some, TemperatureCorrection correction) {
+    private DoubleStream above(List<Round> some, TemperatureCorrection correction) {
         return some.stream()
                 .map(round -> Gravities.of(round, correction))
                 .filter(gravities -> gravities.byCell().containsKey(cell))
-                .mapToDouble(this::above)
-                .average();
+                .mapToDouble(this::above);
     }
 
     private double above(Gravities gravities) {

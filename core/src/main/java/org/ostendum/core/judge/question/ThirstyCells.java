@@ -63,7 +63,11 @@ public final class ThirstyCells implements Question {
 
     private static List<Finding> finding(Case battery, LowTimes low, int least) {
         if (low.times() >= least) {
-            return List.of(finding(battery, low, Message.of("finding.thirsty-cell.why", low.times(), low.rounds())));
+            return List.of(finding(
+                    battery,
+                    low,
+                    Message.of("finding.thirsty-cell.why", low.times(), low.rounds()),
+                    Confidence.THIRSTY_CELL));
         }
         OptionalDouble stronger = low.times() >= Math.max(TWICE, least - 1)
                 ? low.stronger(battery.rules().temperatureCorrection())
@@ -72,11 +76,14 @@ public final class ThirstyCells implements Question {
             return List.of();
         }
         GravityDifference by = new GravityDifference((int) Math.round(stronger.getAsDouble()));
-        return List.of(
-                finding(battery, low, Message.of("finding.thirsty-cell.stronger.why", low.times(), low.rounds(), by)));
+        return List.of(finding(
+                battery,
+                low,
+                Message.of("finding.thirsty-cell.stronger.why", low.times(), low.rounds(), by),
+                Confidence.THIRSTY_CELL_STRONGER));
     }
 
-    private static Finding finding(Case battery, LowTimes low, Message why) {
+    private static Finding finding(Case battery, LowTimes low, Message why, double confidence) {
         return new Finding(
                 FindingCode.CELL_THIRSTY,
                 Cells.of(low.cell()),
@@ -87,6 +94,6 @@ public final class ThirstyCells implements Question {
                 List.of(new Evidence("timesLow", low.times()), new Evidence("rounds", low.rounds())),
                 NextStep.WATER,
                 null,
-                Confidence.THIRSTY_CELL);
+                confidence);
     }
 }
