@@ -35,7 +35,8 @@ final class LowTimes {
         }
     }
 
-    private static List<Integer> dry(Round round) {
+    /** @return numbers of the cells that were low on water */
+    static List<Integer> dry(Round round) {
         return round.readings().stream()
                 .filter(r -> r.level() == Level.LOW || r.level() == Level.EXPOSED || r.tooLow())
                 .map(CellReading::cell)

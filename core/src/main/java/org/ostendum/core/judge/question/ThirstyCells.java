@@ -3,7 +3,6 @@ package org.ostendum.core.judge.question;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
-import java.util.stream.IntStream;
 import org.ostendum.core.judge.Case;
 import org.ostendum.core.judge.Cells;
 import org.ostendum.core.judge.Evidence;
@@ -44,8 +43,12 @@ public final class ThirstyCells implements Question {
         if (looked.size() < least) {
             return new Outcome.NotJudged(Missing.LEVELS);
         }
-        List<Finding> findings = IntStream.rangeClosed(1, battery.model().cells())
-                .mapToObj(cell -> new LowTimes(looked, cell))
+        // Most cells are never low: only of the others the rounds are gone through again.
+        List<Finding> findings = looked.stream()
+                .flatMap(round -> LowTimes.dry(round).stream())
+                .distinct()
+                .sorted()
+                .map(cell -> new LowTimes(looked, cell))
                 .flatMap(low -> finding(battery, low, least).stream())
                 .toList();
         return findings.isEmpty() ? new Outcome.Clear() : Outcome.of(findings);
