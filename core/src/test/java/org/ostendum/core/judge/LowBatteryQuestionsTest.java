@@ -331,6 +331,24 @@ class LowBatteryQuestionsTest {
         assertThat(verdict.findings()).extracting(Finding::code).containsExactly(code);
     }
 
+    /** That enough was put back is said only of what is on record. */
+    @ParameterizedTest
+    @CsvSource({"1.12, finding.undercharged.growing.why", "0, finding.undercharged.growing.unlogged.why"})
+    void whatGrowsIsToldByWhatIsOnRecord(double part, String why) {
+        if (part > 0) {
+            returns(part);
+        }
+        for (int i = 1; i <= 3; i++) {
+            events.add(new Equalised(daysAgo(30 * i + 3), Duration.ofHours(4)));
+        }
+        course(ago -> Math.max(0, 26 - ago) * 3 / 2);
+        assertThat(found(judge(), FindingCode.BATTERY_SULFATED)
+                        .orElseThrow()
+                        .why()
+                        .key())
+                .isEqualTo(why);
+    }
+
     @Test
     void whatEqualisingDoesNotLiftIsNotSentToBeEqualisedAgain() {
         fortnights(1255, 1256, 8);

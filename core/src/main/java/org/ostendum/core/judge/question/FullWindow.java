@@ -70,7 +70,7 @@ public final class FullWindow implements Question {
             // Told by the question of its own.
             case STRATIFIED -> new Outcome.Clear();
             case SULFATED -> Outcome.of(sulfated(battery, median));
-            case GROWING -> Outcome.of(falling(battery, median, "growing"));
+            case GROWING -> Outcome.of(growing(battery, median));
             case UNDERCHARGED -> Outcome.of(undercharged(battery, median, "after-charge", Confidence.NOT_FULL));
             case UNLIFTED -> Outcome.of(undercharged(battery, median, "unlifted", Confidence.NOT_FULL));
             case UNKNOWN ->
@@ -93,8 +93,8 @@ public final class FullWindow implements Question {
         }
         return switch (low.cause()) {
             case STRATIFIED, UNLIFTED, UNKNOWN -> new Outcome.Clear();
-            case GROWING -> Outcome.of(falling(battery, median, "growing"));
-            case SULFATED -> Outcome.of(falling(battery, median, "hardening"));
+            case GROWING -> Outcome.of(growing(battery, median));
+            case SULFATED -> Outcome.of(falling(battery, median, "hardening", "hardening"));
             case UNDERCHARGED ->
                 Outcome.of(finding(
                         battery,
@@ -117,14 +117,20 @@ public final class FullWindow implements Question {
                 confidence);
     }
 
+    private static Finding growing(Case battery, CorrectedGravity median) {
+        // That enough is put back is said only where it is on record.
+        return falling(
+                battery, median, "growing", LowBattery.of(battery).isEnoughBack() ? "growing" : "growing.unlogged");
+    }
+
     /** Sulfate told by how the readings have come down. */
-    private static Finding falling(Case battery, CorrectedGravity median, String how) {
+    private static Finding falling(Case battery, CorrectedGravity median, String how, String why) {
         return finding(
                 battery,
                 FindingCode.BATTERY_SULFATED,
                 how,
                 Message.of(
-                        "finding.undercharged." + how + ".why",
+                        "finding.undercharged." + why + ".why",
                         LowBattery.of(battery).fallen(),
                         median),
                 NextStep.LONG_CHARGE,
