@@ -121,10 +121,7 @@ class SumsTest extends ApplicationTest {
         AsPerson tom = AsPerson.tom(mvc);
         assertThat(tom.page("/sums/capacity?from=T-07")).contains("value=\"600\"", "name=\"isMotive\"");
         assertThat(tom.page("/sums/repair?from=T-07")).contains("value=\"4600\"", "value=\"380\"");
-        String charger = starts.codes().stream()
-                .filter(code -> starts.of(code).orElseThrow().size() == 5)
-                .findFirst()
-                .orElseThrow();
+        String charger = anyCharger();
         assertThat(tom.page("/sums/charge?from=" + charger))
                 .contains("value=\""
                         + SumSheet.plain(Objects.requireNonNull(
@@ -134,6 +131,13 @@ class SumsTest extends ApplicationTest {
         assertThat(starts.codes())
                 .allSatisfy(code -> assertThat(starts.of(code)).isPresent())
                 .contains("T-07");
+    }
+
+    private String anyCharger() {
+        return starts.codes().stream()
+                .filter(code -> starts.of(code).orElseThrow().size() == 5)
+                .findFirst()
+                .orElseThrow();
     }
 
     /** What the shop's formula says and what this charger does stand side by side. */
@@ -160,10 +164,7 @@ class SumsTest extends ApplicationTest {
 
     @Test
     void whoHasNoChargesToLearnFromIsToldTheSumAlone() throws Exception {
-        String charger = starts.codes().stream()
-                .filter(code -> starts.of(code).orElseThrow().size() == 5)
-                .findFirst()
-                .orElseThrow();
+        String charger = anyCharger();
         assertThat(starts.ownCharge(charger, 420)).isEmpty();
         assertThat(AsPerson.tom(mvc).page("/sums/charge?from=" + charger)).doesNotContain("learned from its own");
     }
