@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.SplittableRandom;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.event.BatteryEvent;
@@ -26,7 +27,9 @@ final class Roughened {
     private final Random random;
 
     private Roughened(long seed) {
-        this.random = new Random(seed ^ 0x5DEECE66DL);
+        // The first draws of generators whose seeds follow each other hardly differ: all lives would be roughened
+        // alike.
+        this.random = new Random(new SplittableRandom(seed).nextLong());
     }
 
     static Life of(Life life, Condition condition, long seed) {

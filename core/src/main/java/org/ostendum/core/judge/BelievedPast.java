@@ -55,12 +55,17 @@ final class BelievedPast {
         return slips;
     }
 
+    /** What fails goes on failing: the round after finds it still lower. */
+    private static boolean isLower(int then, int later) {
+        return then <= -BORNE_OUT_WITHIN && later <= then;
+    }
+
     private static boolean isBorneOut(int cell, Gravities read, Gravities after) {
         if (!after.byCell().containsKey(cell)) {
             return false;
         }
         int then = read.aboveMedian(cell).tenths();
         int later = after.aboveMedian(cell).tenths();
-        return Math.abs(then - later) <= BORNE_OUT_WITHIN;
+        return Math.abs(then - later) <= BORNE_OUT_WITHIN || isLower(then, later);
     }
 }

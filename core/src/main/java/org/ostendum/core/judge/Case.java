@@ -3,6 +3,7 @@ package org.ostendum.core.judge;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -18,6 +19,7 @@ import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.quantity.GravityDifference;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.statistics.Robust;
 
 /** One battery laid before the judge: everything already resolved to rules, corrected gravities and sound rounds. */
 public final class Case {
@@ -26,6 +28,9 @@ public final class Case {
 
     private static final int EVEN_TENTHS = 300;
     private static final int LEAST_CELLS = 4;
+    /** Days between rounds, usually, from which on they lie far apart. */
+    private static final double SPARSE = 60;
+
     /** Fewer make no median to compare with. */
     private static final int LEAST_CELLS_COMPARED = 3;
 
@@ -58,6 +63,7 @@ public final class Case {
         this.latest = latest;
         this.past = List.copyOf(past);
         Gravities read = latest.gravities(rules.temperatureCorrection());
+        this.chargeVolts = ChargeVolts.of(Stream.concat(past.stream(), Stream.of(latest)));
         this.soundPast = BelievedPast.of(past, read, rules.temperatureCorrection());
         this.scatter = Scatter.of(soundPast);
         this.setAside = suspects(read);
@@ -65,7 +71,6 @@ public final class Case {
         this.events = events;
         this.fullRounds = fullRounds();
         this.fullDays = CellCourse.days(fullRounds, now());
-        this.chargeVolts = ChargeVolts.of(Stream.concat(past.stream(), Stream.of(latest)));
     }
 
     /** A battery of which only rounds are on record. */
@@ -87,8 +92,16 @@ public final class Case {
         latest.round().readings().stream()
                 .filter(r -> r.gravity() != null && !r.confirmed())
                 .filter(r -> jump(read, r.cell()).isPresent() || standsAlone(read, r.cell()))
+                .filter(r -> !isBorneOutByVolts(read, r))
                 .forEach(r -> suspects.add(r.cell()));
         return suspects;
+    }
+
+    /** Two instruments do not slip at once: a low gravity beside a voltage on charge far from the others is a bad cell. */
+    private boolean isBorneOutByVolts(Gravities read, CellReading reading) {
+        return reading.onCharge()
+                && read.aboveMedian(reading.cell()).tenths() < 0
+                && chargeVolts.isFarOff(reading.cell(), rules.number(RuleKey.CHARGE_VOLTS_APART));
     }
 
     /** Without any past, one reading far from an even battery is sooner a dropped figure than a dead cell. */
@@ -149,6 +162,13 @@ public final class Case {
     /** Rounds on a full battery with gravities that can be relied on, the latest with them if it is one; oldest first. */
     public List<DatedGravities> full() {
         return fullRounds;
+    }
+
+    /** @return whether {@link #full()} lie months apart: of a slope there is little to see between two of them */
+    public boolean isReadSeldom() {
+        double[] gaps = new double[Math.max(0, fullDays.length - 1)];
+        Arrays.setAll(gaps, i -> fullDays[i + 1] - fullDays[i]);
+        return gaps.length > 0 && Robust.median(gaps) >= SPARSE;
     }
 
     /** One cell against its battery over {@link #full()}. */

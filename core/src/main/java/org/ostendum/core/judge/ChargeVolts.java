@@ -13,6 +13,9 @@ public final class ChargeVolts {
     /** Fewer tell nothing of a meter. */
     private static final int LEAST_CHANGES = 12;
 
+    /** So many times what is taken for apart needs no second reading. */
+    private static final double FAR = 4;
+
     private static final double[] NONE = {};
 
     /** mV above the median, at the cell's number, oldest first. */
@@ -97,6 +100,14 @@ public final class ChargeVolts {
     public OptionalDouble lastAbove(int cell) {
         double[] above = of(cell);
         return above.length == 0 ? OptionalDouble.empty() : OptionalDouble.of(above[above.length - 1]);
+    }
+
+    /**
+     * @param apart mV above or below the others that are told from chance by more than one reading
+     * @return whether the last reading of a cell lies so far off that it is to be taken seriously at once
+     */
+    public boolean isFarOff(int cell, double apart) {
+        return Math.abs(lastAbove(cell).orElse(0)) >= FAR * Math.max(apart, scatter);
     }
 
     /** @return whether a cell was read often enough for its voltages alone to tell */

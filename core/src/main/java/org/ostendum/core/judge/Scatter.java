@@ -118,9 +118,20 @@ public final class Scatter {
         double moved = above - Robust.median(places);
         // What was read twice running is believed.
         double sinceLast = above - places[0];
-        return Math.abs(moved) > factor * tenths && Math.abs(sinceLast) > factor * tenths
+        return Math.abs(moved) > factor * tenths
+                        && Math.abs(sinceLast) > factor * tenths
+                        && !goesOn(places, above, factor)
                 ? Optional.of(new GravityDifference((int) Math.round(moved)))
                 : Optional.empty();
+    }
+
+    /** A cell that had leapt down before and now stands lower still goes on failing. */
+    private boolean goesOn(double[] places, double above, int factor) {
+        if (places.length < 2) {
+            return false;
+        }
+        double leapt = places[0] - Robust.median(Arrays.copyOfRange(places, 1, places.length));
+        return leapt < -factor * tenths && above < places[0];
     }
 
     /** @return tenths above the median, of the last rounds that read the cell, newest first */

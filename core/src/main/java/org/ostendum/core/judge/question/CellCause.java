@@ -9,6 +9,7 @@ import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.judge.question.low.LowBattery;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.statistics.Robust;
+import org.ostendum.core.statistics.StepOrBend;
 
 /**
  * Why a cell is low. On charge at the finish a short stays below its fellows, a sulfated cell rises above them; lost acid
@@ -26,6 +27,10 @@ enum CellCause {
     private static final double BLOCK_TOGETHER = 0.4;
     /** A step and what came after it need so many readings to be told from a slope. */
     private static final int READINGS_AFTER_STEP = 5;
+
+    /** The same where rounds lie months apart: a fifth would be another quarter of waiting. */
+    private static final int READINGS_AFTER_STEP_SELDOM = 4;
+
     /** A lost part of the acid stays lost: later readings move by no more of the fall than this. */
     private static final double STEADY_PART = 0.2;
 
@@ -35,9 +40,13 @@ enum CellCause {
     /** So many deviations of the meter are no chance, over two dozen cells and years of rounds. */
     private static final double NOISE = 4.5;
 
-    private static final double FAR = 4;
     /** So much of the fall lies between the two readings before it and the two after. */
     private static final double SUDDEN_PART = 0.75;
+
+    /** So many times further the readings lie from the best slope than from the best step. */
+    private static final double STEP_FAVOURED = 1.3;
+
+    private static final int BEFORE_STEP = 3;
 
     private final FindingCode code;
     private final NextStep next;
@@ -75,7 +84,7 @@ enum CellCause {
             return SULFATED;
         }
         // In a battery that is not charged to its end cells are left behind in steps as well.
-        return !LowBattery.of(battery).isLowNow() && cameInOneStep(battery.course(cell)) ? DILUTED : UNKNOWN;
+        return !LowBattery.of(battery).isLowNow() && cameInOneStep(battery, cell) ? DILUTED : UNKNOWN;
     }
 
     /** The limit of the Rulebook, or more where this meter scatters so that its noise would reach it. */
@@ -87,12 +96,8 @@ enum CellCause {
 
     /** A cell so far from its battery needs no second reading to be taken seriously. */
     static boolean isFarOnce(Case battery, int cell) {
-        double far = FAR
-                * Math.max(
-                        battery.rules().number(RuleKey.CHARGE_VOLTS_APART),
-                        battery.chargeVolts().scatter());
         return !isBlockWide(battery, cell)
-                && Math.abs(battery.chargeVolts().lastAbove(cell).orElse(0)) >= far;
+                && battery.chargeVolts().isFarOff(cell, battery.rules().number(RuleKey.CHARGE_VOLTS_APART));
     }
 
     /** @return whether its block is away to the same side with it: that is a tap or a joint, not a cell */
@@ -121,13 +126,28 @@ enum CellCause {
     }
 
     /** @return whether the fall lies between two readings and nothing has moved since */
-    private static boolean cameInOneStep(CellCourse course) {
-        if (course.readings() < 2 * READINGS_AFTER_STEP) {
+    private static boolean cameInOneStep(Case battery, int cell) {
+        CellCourse course = battery.course(cell);
+        // Between rounds that lie months apart a slope hides.
+        return battery.isReadSeldom()
+                ? isSuddenAndSteady(course, READINGS_AFTER_STEP_SELDOM)
+                : isSuddenAndSteady(course, READINGS_AFTER_STEP) && isStepFavoured(course);
+    }
+
+    private static boolean isStepFavoured(CellCourse course) {
+        int[] oneKind = new int[course.readings()];
+        return StepOrBend.of(course.daysArray(), course.aboveArray(), oneKind, BEFORE_STEP)
+                        .favour()
+                >= STEP_FAVOURED;
+    }
+
+    private static boolean isSuddenAndSteady(CellCourse course, int leastAfter) {
+        if (course.readings() < 2 * leastAfter) {
             return false;
         }
         int at = course.fallIndex();
         int after = course.readings() - at;
-        if (after < READINGS_AFTER_STEP || at < 2) {
+        if (after < leastAfter || at < 2) {
             return false;
         }
         double before = (course.above(at - 1) + course.above(at - 2)) / 2;

@@ -25,11 +25,15 @@ import org.ostendum.core.rulebook.Severity;
  */
 public final class ThirstyCells implements Question {
     private static final int ROUNDS = 10;
-    /** What happened once is chance. */
     private static final int TWICE = 2;
 
-    /** Tenths of a point; fitted on simulated batteries. */
+    /** Tenths of a point by which it was stronger each time; fitted on simulated batteries. */
     private static final double STRONGER = 45;
+
+    /** The same where rounds lie months apart, and how much of it makes up for a second time. */
+    private static final double STRONGER_SELDOM = 30;
+
+    private static final double STRONGER_ONCE = 80;
 
     @Override
     public String name() {
@@ -72,10 +76,11 @@ public final class ThirstyCells implements Question {
                     Message.of("finding.thirsty-cell.why", low.times(), low.rounds()),
                     Confidence.THIRSTY_CELL));
         }
-        OptionalDouble stronger = low.times() >= Math.max(TWICE, least - 1)
-                ? low.stronger(battery.rules().temperatureCorrection())
-                : OptionalDouble.empty();
-        if (stronger.isEmpty() || stronger.getAsDouble() < STRONGER) {
+        // What is to be drawn again is no evidence yet.
+        OptionalDouble stronger = battery.setAside().contains(low.cell())
+                ? OptionalDouble.empty()
+                : low.stronger(battery.rules().temperatureCorrection());
+        if (stronger.isEmpty() || stronger.getAsDouble() < needed(battery, low.times(), least)) {
             return List.of();
         }
         GravityDifference by = new GravityDifference((int) Math.round(stronger.getAsDouble()));
@@ -84,6 +89,15 @@ public final class ThirstyCells implements Question {
                 low,
                 Message.of("finding.thirsty-cell.stronger.why", low.times(), low.rounds(), by),
                 Confidence.THIRSTY_CELL_STRONGER));
+    }
+
+    /** @return tenths it has to be stronger by: the fewer times it was low, the more. What happened once among many rounds is chance */
+    private static double needed(Case battery, int times, int least) {
+        boolean isReadSeldom = battery.isReadSeldom();
+        if (times >= Math.max(TWICE, least - 1)) {
+            return isReadSeldom ? STRONGER_SELDOM : STRONGER;
+        }
+        return isReadSeldom && times > 0 ? STRONGER_ONCE : Double.POSITIVE_INFINITY;
     }
 
     private static Finding finding(Case battery, LowTimes low, Message why, double confidence) {

@@ -9,7 +9,6 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.core.judge.Case;
 import org.ostendum.core.judge.DatedGravities;
 import org.ostendum.core.measure.RoundState;
-import org.ostendum.core.statistics.Robust;
 import org.ostendum.core.statistics.StepOrBend;
 
 /**
@@ -18,7 +17,7 @@ import org.ostendum.core.statistics.StepOrBend;
  */
 final class Decline {
     /** So many times further the readings lie from a bend than from a step, or the same the other way about. */
-    private static final double STEP_FAVOURED = 1.1;
+    private static final double STEP_FAVOURED = 1.2;
 
     /** The same where rounds lie months apart: of a slope there would be more of them on the way. */
     private static final double STEP_FAVOURED_SPARSE = 0.9;
@@ -36,48 +35,34 @@ final class Decline {
     /** The same where rounds lie months apart: a fifth would be another quarter of waiting. */
     private static final int BEFORE_SPARSE = 4;
 
-    /** Days between rounds, usually, from which on they lie far apart. */
-    private static final double SPARSE = 60;
-
     private static final double HOURS = 24;
 
     private final List<DatedGravities> rounds;
     private final double[] medians;
+    private final boolean isReadSeldom;
     /** Only where it is asked for: most batteries are judged without. */
-    private @Nullable Fitted fitted;
-
-    private record Fitted(StepOrBend shape, boolean isSparse) {}
+    private @Nullable StepOrBend shape;
 
     Decline(Case battery) {
         this.rounds = battery.full();
+        this.isReadSeldom = battery.isReadSeldom();
         this.medians = rounds.stream()
                 .mapToDouble(dated -> dated.gravities().median().tenths())
                 .toArray();
     }
 
-    private Fitted fitted() {
-        Fitted known = fitted;
+    private StepOrBend shape() {
+        StepOrBend known = shape;
         if (known == null) {
             double[] days =
                     IntStream.range(0, rounds.size()).mapToDouble(this::day).toArray();
             int[] kinds = rounds.stream()
                     .mapToInt(dated -> dated.state() == RoundState.FULL_CHARGE ? 0 : 1)
                     .toArray();
-            boolean isSparse = isSparse(days);
-            known = new Fitted(StepOrBend.of(days, medians, kinds, isSparse ? BEFORE_SPARSE : BEFORE), isSparse);
-            fitted = known;
+            known = StepOrBend.of(days, medians, kinds, isReadSeldom ? BEFORE_SPARSE : BEFORE);
+            shape = known;
         }
         return known;
-    }
-
-    private StepOrBend shape() {
-        return fitted().shape();
-    }
-
-    private static boolean isSparse(double[] days) {
-        double[] gaps = new double[Math.max(0, days.length - 1)];
-        Arrays.setAll(gaps, i -> days[i + 1] - days[i]);
-        return gaps.length > 0 && Robust.median(gaps) >= SPARSE;
     }
 
     private double day(int index) {
@@ -93,7 +78,7 @@ final class Decline {
     boolean cameAtOnce(double least) {
         // No step is higher than the readings lie apart.
         return range() >= least
-                && shape().favour() >= (fitted().isSparse() ? STEP_FAVOURED_SPARSE : STEP_FAVOURED)
+                && shape().favour() >= (isReadSeldom ? STEP_FAVOURED_SPARSE : STEP_FAVOURED)
                 && shape().drop() >= least
                 && since(shape().stepped()) >= STANDS;
     }

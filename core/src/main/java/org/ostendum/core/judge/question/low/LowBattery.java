@@ -30,6 +30,9 @@ public final class LowBattery {
     /** A fall of the battery's median since its beginning that water in the cells does not make. */
     private static final double FALL_TOLD = 100;
 
+    /** A fall in one step that tells by itself: of rounds enough healthy batteries seem to come down by up to 66 in one. */
+    private static final double STEP_TOLD = 70;
+
     /** mV a cell at 25 °C: below it no cell gasses, and no charge is at its end. */
     private static final double GASSING_FROM = 2400;
 
@@ -86,11 +89,15 @@ public final class LowBattery {
         double volts = battery.chargeVolts().risen().orElse(0);
         if (volts >= apart) {
             return Cause.SULFATED;
-        } else if (volts <= -apart || battery.chargeVolts().now().orElse(Double.MAX_VALUE) < GASSING_FROM) {
+        } else if (!isEnoughBack() && (volts <= -apart || isBelowGassing())) {
             return Cause.UNDERCHARGED;
         }
         Cause byEqualising = byEqualising();
         return byCourse(byEqualising == Cause.UNKNOWN && hasDropped() ? Cause.STRATIFIED : byEqualising);
+    }
+
+    private boolean isBelowGassing() {
+        return battery.chargeVolts().now().orElse(Double.MAX_VALUE) < GASSING_FROM;
     }
 
     /** Sulfate grows; layers, and a charger that stops early, come within days and stay as they are. */
@@ -102,7 +109,7 @@ public final class LowBattery {
         if (told == Cause.UNKNOWN && isGrowing()) {
             return Cause.GROWING;
         }
-        if (told == Cause.UNDERCHARGED || !decline.cameAtOnce(limit())) {
+        if (told == Cause.UNDERCHARGED || !decline.cameAtOnce(stepTold())) {
             return told;
         }
         return returned.isPresent() ? Cause.STRATIFIED : Cause.UNDERCHARGED;
@@ -129,6 +136,11 @@ public final class LowBattery {
     /** @return tenths; what is less may be chance */
     private double limit() {
         return battery.rules().points(RuleKey.RISE_BY_MIXING).tenths();
+    }
+
+    /** @return tenths; where rounds lie months apart there are too few of them for chance to make many steps */
+    private double stepTold() {
+        return battery.isReadSeldom() ? limit() : STEP_TOLD;
     }
 
     /** @return whether too little was put back of late; false also where that is not on record */
@@ -238,7 +250,7 @@ public final class LowBattery {
 
     /** @return tenths by which ordinary rounds came down in one step, to stay; empty where they did not */
     public OptionalDouble step() {
-        return decline.cameAtOnce(limit()) ? OptionalDouble.of(decline.step()) : OptionalDouble.empty();
+        return decline.cameAtOnce(stepTold()) ? OptionalDouble.of(decline.step()) : OptionalDouble.empty();
     }
 
     /** @return whether an equalising charge surely lifts the readings */
@@ -246,9 +258,12 @@ public final class LowBattery {
         return lift.isSure(limit());
     }
 
-    /** @return whether the acid lies in layers: an equalising charge lifts the readings, and enough was put back before */
+    /**
+     * @return whether the acid lies in layers: an equalising charge lifts the readings, and enough was put back before. It lifts young
+     *     sulfate too, which the voltages on charge give away
+     */
     private boolean isLayered() {
-        return !isReturnShort() && !isGoingOn() && (isLifted() || cause == Cause.STRATIFIED);
+        return !isReturnShort() && !isGoingOn() && cause != Cause.SULFATED && (isLifted() || cause == Cause.STRATIFIED);
     }
 
     /** @return whether its latest round says so: one after an equalising charge shows no layers */
