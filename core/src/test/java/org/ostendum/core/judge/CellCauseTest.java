@@ -7,6 +7,7 @@ import static org.ostendum.core.judge.Cases.fortnightsAgo;
 import static org.ostendum.core.judge.Cases.found;
 import static org.ostendum.core.judge.Cases.sound;
 
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.IntToDoubleFunction;
@@ -15,6 +16,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.measure.RoundState;
@@ -22,6 +24,8 @@ import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.SpecificGravity;
 import org.ostendum.core.quantity.Volts;
 import org.ostendum.core.rulebook.Rules;
+import org.ostendum.core.state.BatteryFold;
+import org.ostendum.core.state.fact.Sheet;
 
 /** Why a cell is low: by its volts on charge, and by how it fell. */
 class CellCauseTest {
@@ -95,6 +99,46 @@ class CellCauseTest {
         assertThat(codes(judge(rounds(i -> i < 9 ? 0 : 40, i -> Double.NaN))))
                 .as("too few readings since")
                 .doesNotContain(FindingCode.CELL_DILUTED);
+    }
+
+    /** What slid over some rounds and then rested is a plate that sheds or a leak; where rounds lie months apart nobody sees it slide. */
+    @ParameterizedTest
+    @CsvSource({"14, false", "90, true"})
+    void whatSlidIsNoStepWhereItCouldBeSeen(int days, boolean step) {
+        int[] below = {1, 1, 2, 0, 2, -1, 1, 12, 8, 10, 10, 17};
+        Verdict verdict = new History(SIX, below.length)
+                .every(days)
+                .below((round, cell) -> cell == CELL ? below[round] : 0)
+                .judged();
+        assertThat(codes(verdict).contains(FindingCode.CELL_DILUTED))
+                .as(verdict.toString())
+                .isEqualTo(step);
+    }
+
+    /** A short that died between two rounds: nobody draws it again to be told so, for two instruments do not slip at once. */
+    @ParameterizedTest
+    @CsvSource({"2.00, true", "2.58, false"})
+    void aLeapIsBelievedWhereTheVoltageSaysSoToo(double volts, boolean dead) {
+        Verdict verdict = new History(SIX, 9)
+                .below((round, cell) -> cell == CELL && round == 8 ? 230 : 0)
+                .onCharge((round, cell) -> cell == CELL && round == 8 ? volts : USUAL)
+                .judged();
+        assertThat(codes(verdict)).containsExactly(dead ? FindingCode.CELL_SHORT : FindingCode.READING_IMPOSSIBLE);
+    }
+
+    /** Nobody drew either sample again; that the second stands lower still is no second slip. */
+    @ParameterizedTest
+    @CsvSource({"70, 230, true", "70, 0, false"})
+    void whatFallsFurtherWasNoSlip(int first, int second, boolean believed) {
+        BatteryFold fold = BatteryFold.begin(new Sheet(SIX, Rules.standard()), ZoneOffset.UTC);
+        History history =
+                new History(SIX, 9).below((round, cell) -> cell != CELL || round < 7 ? 0 : round == 7 ? first : second);
+        history.rounds().forEach(round -> fold.fold(new BatteryEvent.RoundTaken(round)));
+        List<FindingCode> open = fold.snapshot().findings().open().stream()
+                .map(standing -> standing.finding().code())
+                .toList();
+        assertThat(open.contains(FindingCode.CELL_WEAK)).as(open.toString()).isEqualTo(believed);
+        assertThat(open).doesNotContain(FindingCode.READING_IMPOSSIBLE);
     }
 
     @Test

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.event.BatteryEvent;
@@ -82,11 +83,14 @@ final class History {
         return Cases.NOW.minus(Duration.ofMinutes(Math.round(days * 24 * 60)));
     }
 
+    /** Oldest first. */
+    List<Round> rounds() {
+        return IntStream.range(0, rounds).mapToObj(this::round).toList();
+    }
+
     Verdict judged() {
-        List<PastRound> read = new ArrayList<>();
-        for (int round = 0; round < rounds; round++) {
-            read.add(Cases.sound(round(round)));
-        }
+        List<PastRound> read =
+                new ArrayList<>(rounds().stream().map(Cases::sound).toList());
         PastRound latest = read.remove(rounds - 1);
         return Judge.judge(new Case(model, Rules.standard(), ZoneOffset.UTC, latest, read, new EventLog(events)));
     }

@@ -238,6 +238,40 @@ class LowBatteryQuestionsTest {
                 .isPresent();
     }
 
+    /** That enough was put back is on record: few volts on charge do not unsay it. */
+    @ParameterizedTest
+    @CsvSource({"1.12, unsure-charged", "1.00, after-charge"})
+    void whatIsOnRecordToBePutBackStandsAgainstFewVolts(double part, String sentence) {
+        returns(part);
+        for (int i = 8; i >= 0; i--) {
+            readOnCharge(14 * i, i < 3 ? 1255 : 1280, i < 3 ? 2.38 : 2.62);
+        }
+        assertThat(found(judge(), FindingCode.BATTERY_UNDERCHARGED)
+                        .orElseThrow()
+                        .sentence()
+                        .key())
+                .endsWith("." + sentence);
+    }
+
+    /** Young sulfate comes up at an equalising charge as layers do; its volts on charge give it away. */
+    @ParameterizedTest
+    @CsvSource({"2.62, BATTERY_STRATIFIED", "2.70, BATTERY_SULFATED"})
+    void whatTheVoltsCallSulfateLiesInNoLayers(double now, FindingCode code) {
+        returns(1.12);
+        for (int i = 8; i >= 0; i--) {
+            readOnCharge(28 * i, 1255, i < 4 ? now : 2.62);
+            if (i > 0) {
+                read(28 * i - 14, RoundState.AFTER_EQUALISE, 1282);
+            }
+        }
+        Verdict verdict = judge();
+        List<FindingCode> low = verdict.findings().stream()
+                .map(Finding::code)
+                .filter(found -> found.code().startsWith("battery."))
+                .toList();
+        assertThat(low).containsExactly(code);
+    }
+
     /** Sulfate too lets an equalising charge lift the readings a little; but what it lifts them to comes down with each month. */
     @Test
     void whatEqualisingBringsUpLessEachTimeIsSulfateAndLiesInNoLayers() {

@@ -46,7 +46,7 @@ enum CellCause {
     /** So many times further the readings lie from the best slope than from the best step. */
     private static final double STEP_FAVOURED = 1.3;
 
-    private static final int BEFORE_STEP = 3;
+    private static final int BEFORE_STEP = 2;
 
     private final FindingCode code;
     private final NextStep next;

@@ -102,7 +102,7 @@ public final class FullWindow implements Question {
                         "falling",
                         Message.of("finding.undercharged.falling.why", low.fallen(), median),
                         NextStep.CHECK_CHARGER,
-                        Confidence.FALLING));
+                        Confidence.FALLING_CHARGE));
         };
     }
 
