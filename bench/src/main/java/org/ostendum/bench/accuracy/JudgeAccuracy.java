@@ -19,10 +19,11 @@ public final class JudgeAccuracy {
      */
     public static void run(int batteries, long firstSeed, int others) {
         Map<Condition, Tally> all = new EnumMap<>(Condition.class);
+        List<Trial> asTheyCome = lived(Condition.AS_THEY_COME, batteries, firstSeed);
+        all.put(Condition.AS_THEY_COME, counted(asTheyCome));
         for (Condition condition : Condition.values()) {
-            int lives = condition == Condition.AS_THEY_COME ? batteries : others;
-            if (lives > 0) {
-                all.put(condition, tally(condition, lives, firstSeed));
+            if (condition != Condition.AS_THEY_COME && others > 0) {
+                all.put(condition, counted(lived(condition, others, firstSeed)));
             }
         }
         all.forEach((condition, tally) -> {
@@ -30,28 +31,32 @@ public final class JudgeAccuracy {
                 printWhole(tally);
             }
         });
-        printConditions(all);
+        // What a kind of site costs is told by the same batteries with the same faults.
+        printConditions(all, counted(asTheyCome.subList(0, Math.min(batteries, others))));
         Calibration together = new Calibration();
         all.values().forEach(tally -> together.addAll(tally.calibration));
         printCalibration(together);
     }
 
-    private static Tally tally(Condition condition, int lives, long firstSeed) {
+    private static List<Trial> lived(Condition condition, int lives, long firstSeed) {
         long began = System.nanoTime();
         List<Trial> trials = LongStream.range(firstSeed, firstSeed + lives)
                 .parallel()
                 .mapToObj(seed -> Trial.run(seed, condition))
                 .toList();
-        Tally tally = new Tally();
-        trials.forEach(tally::count);
         System.out.printf(
-                "%s: %d batteries, seeds %d to %d, %.0f healthy battery-years, %d s%n",
+                "%s: %d batteries, seeds %d to %d, %d s%n",
                 condition.words(),
                 lives,
                 firstSeed,
                 firstSeed + lives - 1,
-                tally.healthyYears,
                 (System.nanoTime() - began) / 1_000_000_000);
+        return trials;
+    }
+
+    private static Tally counted(List<Trial> trials) {
+        Tally tally = new Tally();
+        trials.forEach(tally::count);
         return tally;
     }
 
@@ -64,6 +69,7 @@ public final class JudgeAccuracy {
                     "%-22s %6d %7d %6d %8.3f %10.3f %6s%n",
                     entry.getKey().code(), s.hit, s.missed, s.wrong, s.recall(), s.precision(), median(s.days));
         }
+        System.out.printf("%n%.0f healthy battery-years", tally.healthyYears);
         System.out.printf("%nmacro recall %.3f, macro precision %.3f%n", tally.recall(), tally.precision());
         System.out.printf("fixed table: %.3f alarms a healthy year%n", tally.perHealthyYear(tally.tableAlarms));
         System.out.printf(
@@ -90,14 +96,23 @@ public final class JudgeAccuracy {
                 quantile(times, 0.05), quantile(times, 0.5), quantile(times, 0.95));
     }
 
-    private static void printConditions(Map<Condition, Tally> all) {
+    private static void printConditions(Map<Condition, Tally> all, Tally sameBatteries) {
         System.out.printf(
-                "%n%-44s %7s %10s %10s %12s %7s %9s %12s%n",
-                "condition", "recall", "precision", "false act", "false watch", "flips", "softened", "calibration");
+                "%n%-44s %7s %10s %10s %10s %12s %7s %9s %12s%n",
+                "condition",
+                "recall",
+                "points lost",
+                "precision",
+                "false act",
+                "false watch",
+                "flips",
+                "softened",
+                "calibration");
         all.forEach((condition, t) -> System.out.printf(
-                "%-44s %7.3f %10.3f %10.4f %12.4f %7.3f %9d %12.3f%n",
+                "%-44s %7.3f %10.1f %10.3f %10.4f %12.4f %7.3f %9d %12.3f%n",
                 condition.words(),
                 t.recall(),
+                condition == Condition.AS_THEY_COME ? 0.0 : 100 * (sameBatteries.recall() - t.recall()),
                 t.precision(),
                 t.perHealthyYear(t.falseActs),
                 t.perHealthyYear(t.falseWatches),
