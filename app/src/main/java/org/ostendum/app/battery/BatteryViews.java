@@ -18,12 +18,14 @@ import org.ostendum.app.round.OpenRound;
 import org.ostendum.app.round.OpenRounds;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.state.ClosedRound;
+import org.ostendum.app.state.RoomShifts;
 import org.ostendum.app.state.Rounds;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.electrolyte.TemperatureCorrection;
 import org.ostendum.core.judge.DatedGravities;
 import org.ostendum.core.judge.Forecast;
 import org.ostendum.core.judge.Gravities;
+import org.ostendum.core.judge.SharedShift;
 import org.ostendum.core.judge.Verdict;
 import org.ostendum.core.life.BreakIn;
 import org.ostendum.core.life.Cycles;
@@ -51,13 +53,21 @@ class BatteryViews {
     private static final int LINES_TOLD = 12;
 
     private final BatteryStates batteryStates;
+    private final RoomShifts shifts;
     private final Rounds rounds;
     private final OpenRounds openRounds;
     private final Ledger ledger;
     private final ZoneId zone;
 
-    BatteryViews(BatteryStates batteryStates, Rounds rounds, OpenRounds openRounds, Ledger ledger, ZoneId zone) {
+    BatteryViews(
+            BatteryStates batteryStates,
+            RoomShifts shifts,
+            Rounds rounds,
+            OpenRounds openRounds,
+            Ledger ledger,
+            ZoneId zone) {
         this.batteryStates = batteryStates;
+        this.shifts = shifts;
         this.rounds = rounds;
         this.openRounds = openRounds;
         this.ledger = ledger;
@@ -68,6 +78,7 @@ class BatteryViews {
      * What a battery's page shows.
      *
      * @param last the newest round on record, null for none
+     * @param shift of the readings of its room, where it may be why this battery reads low; null for none
      * @param trend null where no gravity is on record
      * @param open a round being taken, null for none
      * @param zone of the site
@@ -80,6 +91,7 @@ class BatteryViews {
             BatteryState state,
             List<NextThing> things,
             Rules rules,
+            @Nullable SharedShift shift,
             @Nullable TrendDrawing trend,
             @Nullable OpenRound open,
             List<LedgerLine> lines,
@@ -203,6 +215,7 @@ class BatteryViews {
                 state,
                 NextThings.of(battery.code(), state),
                 rules,
+                shifts.doubting(battery, state).orElse(null),
                 trend(battery, history, correction, state, words),
                 openRounds.of(battery.id()).orElse(null),
                 ledger.ofBattery(battery.id(), null, LINES_TOLD).stream()

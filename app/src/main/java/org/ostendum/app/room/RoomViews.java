@@ -15,6 +15,7 @@ import org.ostendum.app.round.OpenRounds;
 import org.ostendum.app.safety.Stations;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.words.Words;
+import org.ostendum.core.judge.SharedShift;
 import org.ostendum.core.next.NextThing;
 import org.ostendum.core.next.NextThings;
 import org.ostendum.core.room.RoomPlan;
@@ -52,6 +53,7 @@ class RoomViews {
      *
      * @param things most urgent first
      * @param inWork who has a round open on which battery
+     * @param shift how its batteries have come to read differently together; null where they have not
      * @param unready stations that are overdue or not in order
      */
     record RoomView(
@@ -60,6 +62,7 @@ class RoomViews {
             List<NextThing> things,
             List<InWork> inWork,
             List<Unready> unready,
+            @Nullable SharedShift shift,
             int fit) {
         /** @return where somebody goes to do a thing: to the job itself where it is one of his, else to its battery */
         public String at(NextThing thing, Words words) {
@@ -103,7 +106,12 @@ class RoomViews {
         int fit = (int) standing.stream()
                 .filter(s -> s.severity() == Severity.FIT && s.state().stage() == Stage.IN_SERVICE)
                 .count();
-        return new RoomView(plan, drawing, things, inWork(here), unready(plan, book.siteRules()), fit);
+        return new RoomView(plan, drawing, things, inWork(here), unready(plan, book.siteRules()), shift(states), fit);
+    }
+
+    private @Nullable SharedShift shift(Map<Long, BatteryState> states) {
+        return SharedShift.of(states.values().stream().map(BatteryState::course).toList(), batteryStates.instant())
+                .orElse(null);
     }
 
     private List<Unready> unready(RoomPlan plan, Rules rules) {

@@ -17,6 +17,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.judge.Cells;
 import org.ostendum.core.judge.Message;
+import org.ostendum.core.judge.SharedShift;
 import org.ostendum.core.next.NextThing;
 import org.ostendum.core.people.Language;
 import org.ostendum.core.people.Person;
@@ -286,6 +287,16 @@ public final class Words {
     /** "Nov", in January with the year. */
     public String month(LocalDate day) {
         return day.format(DateTimeFormatter.ofPattern(day.getMonthValue() == 1 ? "MMM yyyy" : "MMM", locale));
+    }
+
+    /** How the batteries of a room have come to read differently together. */
+    public String shift(SharedShift shift) {
+        return text(
+                shift.isLower() ? "shift.lower" : "shift.higher",
+                date(shift.since()),
+                String.valueOf(shift.batteries()),
+                String.valueOf(shift.of()),
+                String.valueOf(shift.points()));
     }
 
     public String date(Instant instant) {
