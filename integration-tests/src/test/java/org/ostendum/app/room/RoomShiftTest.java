@@ -74,7 +74,10 @@ class RoomShiftTest extends ApplicationTest {
         read(room.subList(0, BATTERIES - 1), 20, 1263);
         read(room.subList(BATTERIES - 1, BATTERIES), 20, 1285);
         assertThat(vera.page("/rooms/" + OwnBatteries.ROOM)).contains(TOLD);
-        assertThat(vera.page(battery)).contains("It does not get full").contains(TOLD);
+        assertThat(vera.page(battery))
+                .contains("It does not get full")
+                .contains(TOLD)
+                .doesNotContain("How sure:");
         assertThat(vera.page("/batteries/" + room.get(BATTERIES - 1).code())).doesNotContain(TOLD);
     }
 }
