@@ -100,7 +100,7 @@ public class PlannedJobs {
     private static boolean isStillRight(PlanJob job, Map<String, Standing> standing, Read planned, Instant now) {
         Standing battery = standing.get(job.battery());
         return battery != null
-                && !HouseBatteries.isHeld(battery.state())
+                && HouseBatteries.mayHave(job.what(), battery.state())
                 && !Fulfilled.is(job, planned.plan(), battery.state(), battery.machine(), planned.from(), now);
     }
 }

@@ -3,17 +3,30 @@ package org.ostendum.app.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.multipart;
 
+import java.time.Duration;
 import java.util.List;
+import java.util.Objects;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.job.JobsTest;
+import org.ostendum.app.people.People;
 import org.ostendum.app.plan.house.HouseBatteries;
 import org.ostendum.app.state.BatteryStates;
+import org.ostendum.app.state.RoundRecord;
 import org.ostendum.app.support.OwnBatteries;
 import org.ostendum.app.support.TestClock;
 import org.ostendum.core.defect.DefectKind;
 import org.ostendum.core.judge.Message;
+import org.ostendum.core.measure.CellReading;
+import org.ostendum.core.measure.Coverage;
+import org.ostendum.core.measure.Round;
+import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.plan.Plan;
+import org.ostendum.core.plan.PlanJob;
+import org.ostendum.core.plan.Task;
+import org.ostendum.core.quantity.Celsius;
+import org.ostendum.core.quantity.SpecificGravity;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** What a plan says of a battery that may not work is what its own gates say. */
@@ -26,6 +39,21 @@ class HeldReasonsTest extends JobsTest {
 
     @Autowired
     private BatteryStates states;
+
+    @Autowired
+    private RoundRecord record;
+
+    @Autowired
+    private Planning planning;
+
+    @Autowired
+    private PlanRuns runs;
+
+    @Autowired
+    private PlannedJobs jobs;
+
+    @Autowired
+    private People people;
 
     private Message why(Battery battery) {
         Message held = Message.of("plan.unmet.held", battery.code());
@@ -51,5 +79,33 @@ class HeldReasonsTest extends JobsTest {
         assertThat(told.arguments()).startsWith(battery.code(), DefectKind.WORN_PLUG);
         assertThat(tom.page("/batteries/" + battery.code() + "/jobs/charge"))
                 .contains("Under current it would get hot");
+    }
+
+    /** It may not work, but it is read all the same: what the plan gives somebody to do is on his list. */
+    @Test
+    void whatIsPlannedForABatteryThatMayNotWorkIsOnSomebodysList() throws Exception {
+        Battery battery = own.full("HELD-2", "T-21");
+        List<CellReading> readings = IntStream.rangeClosed(
+                        1, battery.type().model().cells())
+                .mapToObj(cell -> new CellReading(
+                        cell, SpecificGravity.ofPoints(1285), false, false, null, null, false, null, null))
+                .toList();
+        Round old =
+                new Round(TestClock.now().minus(Duration.ofDays(90)), RoundState.FULL_CHARGE, Celsius.of(25), readings);
+        record.record(
+                battery,
+                old,
+                Coverage.WHOLE,
+                people.byLogin("tom").orElseThrow().id());
+        tom.ask(multipart("/batteries/" + battery.code() + "/defect").param("kind", "WORN_PLUG"));
+        planning.takeAtOnce(people.byLogin("maud").orElseThrow().id());
+        PlanJob round = runs.plan(planning.inForce().orElseThrow().id())
+                .orElseThrow()
+                .jobs(Task.ROUND)
+                .filter(job -> job.battery().equals(battery.code()))
+                .findFirst()
+                .orElseThrow();
+        assertThat(jobs.ofPerson(Objects.requireNonNull(round.person()), TestClock.now(), 500))
+                .contains(round);
     }
 }

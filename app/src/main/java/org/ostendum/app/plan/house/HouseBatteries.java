@@ -53,6 +53,14 @@ public final class HouseBatteries {
                 || state.isBridgedTooLong();
     }
 
+    /** @return whether a planned job is still to be done on a battery as it is by now: one that may not work is read and watered all the same */
+    public static boolean mayHave(Task what, BatteryState state) {
+        return switch (what) {
+            case WATER, ROUND, WASH, TEST -> state.stage() == Stage.IN_SERVICE && state.inHand() == null;
+            case USE, CHARGE, COOL, CHANGE, EQUALISE -> !isHeld(state);
+        };
+    }
+
     private static boolean mayNotCharge(BatteryState state) {
         return state.isKeptFromCharge() && !state.full().isYes() && !state.isCharging();
     }
