@@ -53,6 +53,10 @@ class ComplaintInTheBrowserTest extends ApplicationTest {
         throw new AssertionError(hand.text("#content"));
     }
 
+    private int looksTold() {
+        return hand.driver().findElements(By.cssSelector("ul.lines li")).size();
+    }
+
     @Test
     void aSmellIsLedToItsCharger() {
         hand.go("/batteries/G-02/complaint");
@@ -65,10 +69,9 @@ class ComplaintInTheBrowserTest extends ApplicationTest {
                 .findElements(By.cssSelector("button.action[name=cause]"))
                 .isEmpty()) {
             assertThat(++looks).isLessThan(MOST_LOOKS);
-            WebElement button = whatItShows();
-            button.click();
-            hand.wait(Duration.ofSeconds(20))
-                    .until(d -> d.findElements(By.cssSelector("ul.lines li")).size() > 0);
+            int told = looksTold();
+            whatItShows().click();
+            hand.wait(Duration.ofSeconds(20)).until(d -> looksTold() > told);
         }
         assertThat(hand.text("#content").toLowerCase()).contains("charger does not end or gives too much");
         hand.driver().findElement(By.cssSelector("button.action[name=cause]")).click();
