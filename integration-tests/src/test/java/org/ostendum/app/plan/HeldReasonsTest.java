@@ -17,6 +17,7 @@ import org.ostendum.app.state.RoundRecord;
 import org.ostendum.app.support.OwnBatteries;
 import org.ostendum.app.support.TestClock;
 import org.ostendum.core.defect.DefectKind;
+import org.ostendum.core.equalise.EqualiseProposal;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.Coverage;
@@ -97,11 +98,15 @@ class HeldReasonsTest extends JobsTest {
                 old,
                 Coverage.WHOLE,
                 people.byLogin("tom").orElseThrow().id());
+        assertThat(EqualiseProposal.of(states.stateOf(battery))).isPresent();
         tom.ask(multipart("/batteries/" + battery.code() + "/defect").param("kind", "WORN_PLUG"));
         planning.takeAtOnce(people.byLogin("maud").orElseThrow().id());
-        PlanJob round = runs.plan(planning.inForce().orElseThrow().id())
-                .orElseThrow()
-                .jobs(Task.ROUND)
+        Plan plan = runs.plan(planning.inForce().orElseThrow().id()).orElseThrow();
+        assertThat(plan.jobs())
+                .filteredOn(job -> job.battery().equals(battery.code()))
+                .as("its plug would get hot")
+                .noneMatch(job -> job.what() == Task.CHARGE || job.what() == Task.EQUALISE);
+        PlanJob round = plan.jobs(Task.ROUND)
                 .filter(job -> job.battery().equals(battery.code()))
                 .findFirst()
                 .orElseThrow();

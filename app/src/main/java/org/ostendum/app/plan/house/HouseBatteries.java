@@ -132,7 +132,7 @@ public final class HouseBatteries {
                         state,
                         RuleKey.roundInterval(state.model().duty())),
                 state);
-        if (EqualiseProposal.of(state).isPresent()) {
+        if (EqualiseProposal.of(state).isPresent() && mayHave(Task.EQUALISE, state)) {
             add(due, Task.EQUALISE, NextStep.EQUALISE, state.asOf(), state);
         }
         add(due, Task.WASH, NextStep.WASH, after(state.care().washed(), state, RuleKey.WASH_INTERVAL), state);
