@@ -14,6 +14,7 @@ import org.ostendum.app.procedure.DoneAt;
 import org.ostendum.app.round.OpenRounds;
 import org.ostendum.app.safety.Stations;
 import org.ostendum.app.state.BatteryStates;
+import org.ostendum.app.state.RoomShifts;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.judge.SharedShift;
 import org.ostendum.core.next.NextThing;
@@ -36,13 +37,21 @@ class RoomViews {
 
     private final Batteries batteries;
     private final BatteryStates batteryStates;
+    private final RoomShifts shifts;
     private final OpenRounds openRounds;
     private final Stations stations;
     private final ZoneId zone;
 
-    RoomViews(Batteries batteries, BatteryStates batteryStates, OpenRounds openRounds, Stations stations, ZoneId zone) {
+    RoomViews(
+            Batteries batteries,
+            BatteryStates batteryStates,
+            RoomShifts shifts,
+            OpenRounds openRounds,
+            Stations stations,
+            ZoneId zone) {
         this.batteries = batteries;
         this.batteryStates = batteryStates;
+        this.shifts = shifts;
         this.openRounds = openRounds;
         this.stations = stations;
         this.zone = zone;
@@ -106,12 +115,14 @@ class RoomViews {
         int fit = (int) standing.stream()
                 .filter(s -> s.severity() == Severity.FIT && s.state().stage() == Stage.IN_SERVICE)
                 .count();
-        return new RoomView(plan, drawing, things, inWork(here), unready(plan, book.siteRules()), shift(states), fit);
-    }
-
-    private @Nullable SharedShift shift(Map<Long, BatteryState> states) {
-        return SharedShift.of(states.values().stream().map(BatteryState::course).toList(), batteryStates.instant())
-                .orElse(null);
+        return new RoomView(
+                plan,
+                drawing,
+                things,
+                inWork(here),
+                unready(plan, book.siteRules()),
+                shifts.among(states.values()).orElse(null),
+                fit);
     }
 
     private List<Unready> unready(RoomPlan plan, Rules rules) {

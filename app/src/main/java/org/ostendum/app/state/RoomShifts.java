@@ -1,5 +1,6 @@
 package org.ostendum.app.state;
 
+import java.util.Collection;
 import java.util.EnumSet;
 import java.util.Optional;
 import java.util.Set;
@@ -25,21 +26,20 @@ public class RoomShifts {
         this.states = states;
     }
 
-    /** @return the shift that casts doubt on what is said of a battery; empty where nothing is said that low readings would explain */
+    /** @return how the batteries of one room have come to read differently together; empty where they have not */
+    public Optional<SharedShift> among(Collection<BatteryState> ofRoom) {
+        return SharedShift.of(ofRoom.stream().map(BatteryState::course).toList(), states.instant());
+    }
+
+    /** @return the shift that casts doubt on what is first said of a battery; empty where low readings would not explain that */
     public Optional<SharedShift> doubting(Battery battery, BatteryState state) {
         Long room = battery.roomId();
         boolean isSaid = state.findings().stream()
+                .limit(1)
                 .anyMatch(open -> SAID_OF_LOW_READINGS.contains(open.finding().code()));
         return room == null || !isSaid
                 ? Optional.empty()
-                : ofRoom(room).filter(shift -> shift.isLower() && shift.hasMoved(state.course()));
-    }
-
-    private Optional<SharedShift> ofRoom(long room) {
-        return SharedShift.of(
-                states.statesOf(batteries.inRoom(room)).values().stream()
-                        .map(BatteryState::course)
-                        .toList(),
-                states.instant());
+                : among(states.statesOf(batteries.inRoom(room)).values())
+                        .filter(shift -> shift.isLower() && shift.hasMoved(state.course()));
     }
 }

@@ -99,8 +99,12 @@ class HeldReasonsTest extends JobsTest {
                 Coverage.WHOLE,
                 people.byLogin("tom").orElseThrow().id());
         assertThat(EqualiseProposal.of(states.stateOf(battery))).isPresent();
+        assertThat(HouseBatteries.mayHave(Task.TEST, states.stateOf(battery))).isTrue();
         tom.ask(multipart("/batteries/" + battery.code() + "/defect").param("kind", "WORN_PLUG"));
         planning.takeAtOnce(people.byLogin("maud").orElseThrow().id());
+        assertThat(HouseBatteries.mayHave(Task.TEST, states.stateOf(battery)))
+                .as("nobody could charge it after")
+                .isFalse();
         Plan plan = runs.plan(planning.inForce().orElseThrow().id()).orElseThrow();
         assertThat(plan.jobs())
                 .filteredOn(job -> job.battery().equals(battery.code()))

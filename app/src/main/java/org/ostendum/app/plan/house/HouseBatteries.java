@@ -53,12 +53,29 @@ public final class HouseBatteries {
                 || state.isBridgedTooLong();
     }
 
-    /** @return whether a planned job is still to be done on a battery as it is by now: one that may not work is read and watered all the same */
+    /**
+     * @return whether a job is to be planned, or still to be done, on a battery as it is by now: one that may not work is read and
+     *     watered all the same, one that could not be charged after it is not emptied
+     */
     public static boolean mayHave(Task what, BatteryState state) {
         return switch (what) {
-            case WATER, ROUND, WASH, TEST -> state.stage() == Stage.IN_SERVICE && state.inHand() == null;
+            case ROUND, WASH -> isInReach(state);
+            // What is over the mark is drawn off, and bare plates are covered and charged, before anybody fills it.
+            case WATER ->
+                isInReach(state)
+                        && state.overMark().isEmpty()
+                        && state.barePlates().isEmpty();
+            case TEST ->
+                isInReach(state)
+                        && !mayNotCharge(state)
+                        && state.defects().stream()
+                                .noneMatch(defect -> defect.kind().shutsCharge());
             case USE, CHARGE, COOL, CHANGE, EQUALISE -> !isHeld(state);
         };
+    }
+
+    private static boolean isInReach(BatteryState state) {
+        return state.stage() == Stage.IN_SERVICE && state.inHand() == null;
     }
 
     private static boolean mayNotCharge(BatteryState state) {
@@ -107,11 +124,8 @@ public final class HouseBatteries {
         return due;
     }
 
-    /** By the list of what comes next where it is due or suspected now, else when it falls due; emptied, it has to be charged at once. */
+    /** By the list of what comes next where it is due or suspected now, else when it falls due. */
     private @Nullable Instant testAt(String code, BatteryState state) {
-        if (state.inHand() != null || mayNotCharge(state)) {
-            return null;
-        }
         boolean now = NextThings.of(code, state).stream().anyMatch(thing -> thing.step() == NextStep.TEST_CAPACITY);
         return now
                 ? state.asOf()
@@ -132,7 +146,7 @@ public final class HouseBatteries {
                         state,
                         RuleKey.roundInterval(state.model().duty())),
                 state);
-        if (EqualiseProposal.of(state).isPresent() && mayHave(Task.EQUALISE, state)) {
+        if (EqualiseProposal.of(state).isPresent()) {
             add(due, Task.EQUALISE, NextStep.EQUALISE, state.asOf(), state);
         }
         add(due, Task.WASH, NextStep.WASH, after(state.care().washed(), state, RuleKey.WASH_INTERVAL), state);
@@ -143,7 +157,7 @@ public final class HouseBatteries {
     }
 
     private void add(List<Due> due, Task what, NextStep step, @Nullable Instant at, BatteryState state) {
-        if (at == null || !at.isBefore(until)) {
+        if (at == null || !at.isBefore(until) || !mayHave(what, state)) {
             return;
         }
         NextThing.Time time = StepTimes.of(step, state);
