@@ -13,7 +13,11 @@ public final class Demo {
     }
 
     static SpringApplication application() {
-        return new SpringApplication(Ostendum.class, DemoConfiguration.class);
+        SpringApplication application = new SpringApplication(Ostendum.class);
+        application.addInitializers(new DemoBeans());
+        // By its name what was worked out ahead is found.
+        application.setMainApplicationClass(Ostendum.class);
+        return application;
     }
 
     /** A default would give way to the application's own file. */

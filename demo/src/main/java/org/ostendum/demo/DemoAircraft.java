@@ -5,10 +5,8 @@ import org.ostendum.app.aircraft.Signing;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.people.People;
 import org.ostendum.core.people.Person;
-import org.springframework.stereotype.Component;
 
 /** Work on the aircraft's batteries is signed for, but for one. */
-@Component
 class DemoAircraft {
     private static final List<String> SIGNED = List.of("A-1", "A-3", "A-4");
 

@@ -20,10 +20,8 @@ import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.state.BatteryState;
 import org.ostendum.core.state.fact.Stage;
 import org.ostendum.sim.RoomBattery;
-import org.springframework.stereotype.Component;
 
 /** Capacity tests: one that runs by hand, and two of an aircraft's battery within the year. */
-@Component
 class DemoCapacity {
     private static final Duration RUNS_SINCE = Duration.ofMinutes(165);
     private static final Duration EVERY = Duration.ofMinutes(30);

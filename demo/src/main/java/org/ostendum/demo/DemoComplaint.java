@@ -5,10 +5,8 @@ import org.ostendum.app.complaint.Complaints;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.people.People;
 import org.ostendum.core.complaint.Complaint;
-import org.springframework.stereotype.Component;
 
 /** A driver's complaint that waits to be worked up. */
-@Component
 class DemoComplaint {
     private static final Duration AGO = Duration.ofHours(3);
 

@@ -29,10 +29,8 @@ import org.ostendum.core.event.ChargeKind;
 import org.ostendum.core.room.RoomPlan;
 import org.ostendum.core.state.BatteryState;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.stereotype.Component;
 
 /** The demo's devices: where its stand-ins will be heard, and the bank file from which they are started. */
-@Component
 class DemoDevices {
     private static final String HOST = "127.0.0.1";
     /** Chargers with something wrong, by code. */

@@ -17,10 +17,8 @@ import org.ostendum.core.charger.ChargerSheet;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.demo.Lanternmoor.Parked;
 import org.ostendum.demo.Lanternmoor.Standing;
-import org.springframework.stereotype.Component;
 
 /** The demo's floor: its room with stands, the chargers over them and the machines in them. */
-@Component
 class DemoFloor {
     private final Rooms rooms;
     private final Chargers chargers;

@@ -32,10 +32,8 @@ import org.ostendum.core.procedure.Step;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.safety.IncidentKind;
 import org.ostendum.core.wiring.School;
-import org.springframework.stereotype.Component;
 
 /** The demo's jobs: inspections ended, a first charge, a wash, a pack, a repair and a change under way, a spill whose report waits. */
-@Component
 class DemoJobs {
     private final SiteProcedures procedures;
     private final Jobs jobs;

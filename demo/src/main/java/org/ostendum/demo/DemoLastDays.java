@@ -20,10 +20,8 @@ import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.water.WaterUse;
 import org.ostendum.demo.Lanternmoor.OneBattery;
 import org.ostendum.sim.SimulatedCharge;
-import org.springframework.stereotype.Component;
 
 /** The days since a battery's last round, up to the state it is in at this hour. */
-@Component
 class DemoLastDays {
     /** Charges between two waterings. */
     private static final int WATERED_AFTER = 10;

@@ -19,10 +19,8 @@ import org.ostendum.core.change.Beam;
 import org.ostendum.core.room.RoomPlan;
 import org.ostendum.core.room.RoomPlan.Stand;
 import org.ostendum.core.room.RoomPlan.StandKind;
-import org.springframework.stereotype.Component;
 
 /** What was measured for changing: the hoist's beam, eyes, heights of rollers. One truck's model is still to be measured. */
-@Component
 class DemoLifting {
     private static final String HOIST = "Hoist over stands A and B";
     private static final Hoist BEAM = new Hoist(new Beam(150, 40, 14, 600), 1200);

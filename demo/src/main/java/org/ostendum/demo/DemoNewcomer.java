@@ -12,10 +12,8 @@ import org.ostendum.app.ledger.LedgerEvents;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.event.ChargeKind;
-import org.springframework.stereotype.Component;
 
 /** A battery that came this morning and has no history yet. */
-@Component
 class DemoNewcomer {
     private final Batteries batteries;
     private final Ledger ledger;

@@ -12,10 +12,8 @@ import org.ostendum.app.plan.Planning;
 import org.ostendum.app.plan.house.Hours;
 import org.ostendum.app.rules.RuleChanges;
 import org.ostendum.core.rulebook.RuleKey;
-import org.springframework.stereotype.Component;
 
 /** When Lanternmoor's machines are needed and its people are there, and the plan of today, taken by its lead. */
-@Component
 class DemoPlan {
     private static final LocalTime SIX = LocalTime.of(6, 0);
     private static final LocalTime SEVEN = LocalTime.of(7, 0);

@@ -18,10 +18,8 @@ import org.ostendum.core.event.BatteryEvent.KitFitted;
 import org.ostendum.core.event.BatteryEvent.KitTakenOff;
 import org.ostendum.core.wiring.Fitting;
 import org.ostendum.core.wiring.Tap;
-import org.springframework.stereotype.Component;
 
 /** What was done to single cells and blocks before the demo begins: a bridge whose date is near, a tap that has hung too long, kits. */
-@Component
 class DemoRepairs {
     private static final Duration BRIDGED_AGO = Duration.ofDays(24);
     private static final Duration BRIDGED_FOR = Duration.ofDays(28);

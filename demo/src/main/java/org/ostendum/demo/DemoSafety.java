@@ -14,10 +14,8 @@ import org.ostendum.app.safety.Stations;
 import org.ostendum.core.safety.KitItem;
 import org.ostendum.core.safety.StationCheck;
 import org.ostendum.core.safety.Training;
-import org.springframework.stereotype.Component;
 
 /** The demo's stations and trainings: in order, but for an overdue extinguisher and an expired training. */
-@Component
 class DemoSafety {
     private final Stations stations;
     private final Kits kits;

@@ -16,10 +16,8 @@ import org.ostendum.core.people.Language;
 import org.ostendum.demo.Lanternmoor.OneBattery;
 import org.ostendum.demo.Lanternmoor.Someone;
 import org.springframework.security.crypto.password.PasswordEncoder;
-import org.springframework.stereotype.Component;
 
 /** Who and what there is at Lanternmoor: people, models, stands, machines and batteries. */
-@Component
 class DemoSite {
     private final People people;
     private final PasswordEncoder encoder;

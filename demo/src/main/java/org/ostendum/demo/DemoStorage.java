@@ -13,10 +13,8 @@ import org.ostendum.app.storage.Stay.Supply;
 import org.ostendum.app.storage.Stays;
 import org.ostendum.app.storage.Storing;
 import org.ostendum.core.storage.Climate;
-import org.springframework.stereotype.Component;
 
 /** A row of cars put away in an unheated shed, whose date is near; one of them hangs on a charger that stops by itself. */
-@Component
 class DemoStorage {
     /** Means and coldest nights, °C, January to December. */
     private static final int[][] SHED = {

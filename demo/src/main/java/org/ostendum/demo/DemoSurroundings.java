@@ -2,10 +2,8 @@ package org.ostendum.demo;
 
 import org.ostendum.app.inventory.Rooms;
 import org.ostendum.demo.DemoSite.Known;
-import org.springframework.stereotype.Component;
 
 /** What is not of one battery: stations and trainings before the year, and the jobs and devices of today after it. */
-@Component
 class DemoSurroundings {
     private final Rooms rooms;
     private final DemoSafety safety;

@@ -19,10 +19,8 @@ import org.ostendum.core.event.EntryKind;
 import org.ostendum.demo.Lanternmoor.OneBattery;
 import org.ostendum.demo.lives.LivedYear;
 import org.ostendum.demo.lives.Year;
-import org.springframework.stereotype.Component;
 
 /** A battery's year, written down as it would have been written at the time. */
-@Component
 class DemoYear {
     private static final int DAYS = 364;
     /** People write things down some minutes later. */

@@ -32,7 +32,6 @@ import org.ostendum.core.device.TagStatus;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
-import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Component;
 
 /** Follows every charge whose charger can be heard: keeps its samples, its meters and its lamp, and judges it. */
@@ -48,7 +47,7 @@ class ChargeWatch {
     private final ChargerEvents chargerEvents;
     private final DeviceClock clock;
     private final BatteryStates batteryStates;
-    private final ObjectProvider<StandInHands> hands;
+    private final StandInHands hands;
     private final Map<Long, ChargeFollower> followers = new ConcurrentHashMap<>();
     private final Map<Long, ChargerStatus.Trouble> troubles = new HashMap<>();
     private final Queue<TroubleHeard> unwritten = new ConcurrentLinkedQueue<>();
@@ -64,7 +63,7 @@ class ChargeWatch {
             ChargerEvents chargerEvents,
             DeviceClock clock,
             BatteryStates batteryStates,
-            ObjectProvider<StandInHands> hands) {
+            StandInHands hands) {
         this.runs = runs;
         this.book = book;
         this.statuses = statuses;
@@ -208,9 +207,8 @@ class ChargeWatch {
         }
         Set<Long> told = new HashSet<>();
         for (ChargeRun run = forgotten.poll(); run != null; run = forgotten.poll()) {
-            ChargeRun again = run;
             if (told.add(run.id())) {
-                hands.ifAvailable(h -> h.plug(again));
+                hands.plug(run);
             }
         }
     }

@@ -4,13 +4,11 @@ import java.util.Optional;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
-import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.core.capacity.TestSheet;
 import org.ostendum.core.device.Address;
 import org.ostendum.core.device.LoadBankOrder;
 import org.ostendum.core.device.LoadBankStatus;
-import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Component;
 
 /** The site's load bank: what it says, and what it is told. */
@@ -23,9 +21,9 @@ public class LoadBanks {
     private final Devices devices;
     private final DeviceStatuses statuses;
     private final Wire wire;
-    private final ObjectProvider<StandInHands> hands;
+    private final StandInHands hands;
 
-    LoadBanks(Devices devices, DeviceStatuses statuses, Wire wire, ObjectProvider<StandInHands> hands) {
+    LoadBanks(Devices devices, DeviceStatuses statuses, Wire wire, StandInHands hands) {
         this.devices = devices;
         this.statuses = statuses;
         this.wire = wire;
@@ -59,8 +57,7 @@ public class LoadBanks {
 
     /** Real clamps are put on by a person before he says that the test begins. */
     private boolean clamped(Device device, Battery battery) {
-        @Nullable StandInHands standIns = hands.getIfAvailable();
-        return standIns == null
+        return !hands.areNeeded()
                 || isDone(device, Address.ofHands(), StandInHands.clamp(battery).registers());
     }
 

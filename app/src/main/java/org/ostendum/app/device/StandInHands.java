@@ -2,6 +2,7 @@ package org.ostendum.app.device;
 
 import java.time.Duration;
 import java.util.Objects;
+import java.util.Optional;
 import org.ostendum.app.charge.ChargeRun;
 import org.ostendum.app.charge.CurrentOff;
 import org.ostendum.app.charge.CurrentOn;
@@ -15,16 +16,15 @@ import org.ostendum.core.device.HandOrder.Act;
 import org.ostendum.core.event.EntryKind;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionalEventListener;
 
 /**
  * Tells stand-ins what people have done with their hands: plugged in, unplugged, poured. At real equipment people do it
- * themselves, and this is not there.
+ * themselves, and nobody is told.
  */
 @Component
-@ConditionalOnProperty("ostendum.devices.hands")
 public class StandInHands {
     private static final Logger LOG = LoggerFactory.getLogger(StandInHands.class);
     /** Of the capacity, where nobody knows what was taken out. */
@@ -36,12 +36,24 @@ public class StandInHands {
     private final Wire wire;
     private final ExpectedCharges book;
     private final DeviceClock clock;
+    private final boolean needed;
 
-    StandInHands(Devices devices, Wire wire, ExpectedCharges book, DeviceClock clock) {
+    StandInHands(
+            Devices devices,
+            Wire wire,
+            ExpectedCharges book,
+            DeviceClock clock,
+            @Value("${ostendum.devices.hands}") boolean needed) {
         this.devices = devices;
         this.wire = wire;
         this.book = book;
         this.clock = clock;
+        this.needed = needed;
+    }
+
+    /** @return whether the equipment is simulated */
+    public boolean areNeeded() {
+        return needed;
     }
 
     @TransactionalEventListener(fallbackExecution = true)
@@ -51,7 +63,7 @@ public class StandInHands {
 
     @TransactionalEventListener(fallbackExecution = true)
     void unplug(CurrentOff off) {
-        devices.ofCharger(off.chargerId())
+        atCharger(off.chargerId())
                 .ifPresent(device ->
                         send(device, HandOrder.of(Act.UNPLUG, device.address().block())));
     }
@@ -64,13 +76,13 @@ public class StandInHands {
             if (entry.kind() == EntryKind.WATER && entry.quantity() != null) {
                 int each = (int) Math.round(
                         entry.quantity().doubleValue() / battery.type().model().cells());
-                devices.first(Device.Kind.CART).ifPresent(cart -> send(cart, HandOrder.pour(battery.id(), each)));
+                the(Device.Kind.CART).ifPresent(cart -> send(cart, HandOrder.pour(battery.id(), each)));
             }
         }
     }
 
     public void switchFan(boolean on) {
-        devices.first(Device.Kind.AIR).ifPresent(air -> send(air, HandOrder.of(on ? Act.FAN_ON : Act.FAN_OFF, 0)));
+        the(Device.Kind.AIR).ifPresent(air -> send(air, HandOrder.of(on ? Act.FAN_ON : Act.FAN_OFF, 0)));
     }
 
     /** Also of a charge that they have forgotten: they were started anew and know nothing of it. */
@@ -79,7 +91,15 @@ public class StandInHands {
         if (charger == null) {
             return;
         }
-        devices.ofCharger(charger).ifPresent(device -> send(device, order(run, device)));
+        atCharger(charger).ifPresent(device -> send(device, order(run, device)));
+    }
+
+    private Optional<Device> atCharger(long charger) {
+        return needed ? devices.ofCharger(charger) : Optional.empty();
+    }
+
+    private Optional<Device> the(Device.Kind kind) {
+        return needed ? devices.first(kind) : Optional.empty();
     }
 
     /** The load bank's clamps onto a battery. */

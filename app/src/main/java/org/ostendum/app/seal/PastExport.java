@@ -3,6 +3,7 @@ package org.ostendum.app.seal;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
+import java.util.Optional;
 import org.ostendum.app.db.Payload;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
@@ -10,7 +11,6 @@ import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.ledger.NewEntry;
 import org.ostendum.app.ledger.WrittenLine;
 import org.ostendum.app.seal.SealFiles.Kept;
-import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -19,30 +19,33 @@ import tools.jackson.databind.node.ObjectNode;
 class PastExport {
     private final Batteries batteries;
     private final Ledger ledger;
-    private final ObjectProvider<Seals> seals;
+    private final Optional<Seals> seals;
 
-    PastExport(Batteries batteries, Ledger ledger, ObjectProvider<Seals> seals) {
+    PastExport(Batteries batteries, Ledger ledger, SealOfTheDay seals) {
         this.batteries = batteries;
         this.ledger = ledger;
-        this.seals = seals;
+        this.seals = seals.seals();
     }
 
     void writeTo(OutputStream out) throws IOException {
-        Seals kept = seals.getIfAvailable();
-        if (kept != null) {
-            say(out, Payload.object().put("key", kept.openKey()));
-            for (Kept seal : kept.all()) {
-                say(
-                        out,
-                        Payload.object()
-                                .put("day", seal.day())
-                                .put("seal", seal.seal().map(Seal::text).orElse("")));
-            }
+        if (seals.isPresent()) {
+            write(seals.get(), out);
         }
         for (Battery battery : batteries.ever()) {
             for (WrittenLine line : ledger.written(battery.id())) {
                 say(out, line(battery, line));
             }
+        }
+    }
+
+    private static void write(Seals seals, OutputStream out) throws IOException {
+        say(out, Payload.object().put("key", seals.openKey()));
+        for (Kept kept : seals.all()) {
+            say(
+                    out,
+                    Payload.object()
+                            .put("day", kept.day())
+                            .put("seal", kept.seal().map(Seal::text).orElse("")));
         }
     }
 

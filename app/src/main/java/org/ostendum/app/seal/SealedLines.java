@@ -9,9 +9,8 @@ import org.springframework.stereotype.Component;
 public class SealedLines {
     private final Optional<Seals> seals;
 
-    /** @param seals empty where the site keeps none */
-    SealedLines(Optional<Seals> seals) {
-        this.seals = seals;
+    SealedLines(SealOfTheDay seals) {
+        this.seals = seals.seals();
     }
 
     /**

@@ -10,16 +10,8 @@ import java.util.List;
 import java.util.Optional;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.seal.SealFiles.Kept;
-import org.springframework.beans.factory.annotation.Value;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnExpression;
-import org.springframework.boot.context.event.ApplicationReadyEvent;
-import org.springframework.context.event.EventListener;
-import org.springframework.scheduling.annotation.Scheduled;
-import org.springframework.stereotype.Component;
 
-/** Seals the heads of all chains once a day, and at the first start of a day. */
-@Component
-@ConditionalOnExpression("!'${ostendum.seal.folder}'.isEmpty()")
+/** Each day's seal in a folder: makes them, and tells those that are there. */
 class Seals {
     private final Ledger ledger;
     private final Clock clock;
@@ -31,13 +23,7 @@ class Seals {
      * @param folder outside the database, best on another disk
      * @param keyFile that signs
      */
-    Seals(
-            Ledger ledger,
-            Clock clock,
-            ZoneId zone,
-            @Value("${ostendum.seal.folder}") Path folder,
-            @Value("${ostendum.seal.key}") Path keyFile)
-            throws IOException {
+    Seals(Ledger ledger, Clock clock, ZoneId zone, Path folder, Path keyFile) throws IOException {
         this.ledger = ledger;
         this.clock = clock;
         this.zone = zone;
@@ -45,9 +31,6 @@ class Seals {
         this.key = SealKey.of(keyFile, folder);
     }
 
-    /** The demo's year is in the site by then. */
-    @EventListener(ApplicationReadyEvent.class)
-    @Scheduled(cron = "${ostendum.seal.at}", zone = "${ostendum.zone}")
     synchronized void sealToday() {
         Instant now = clock.instant();
         LocalDate today = LocalDate.ofInstant(now, zone);

@@ -14,7 +14,6 @@ import org.ostendum.app.seal.SealFiles.Kept;
 import org.ostendum.app.state.PastCheck;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.core.task.TaskExecutor;
 import org.springframework.scheduling.annotation.Scheduled;
@@ -38,13 +37,13 @@ class WholePast {
             Batteries batteries,
             Ledger ledger,
             PastCheck past,
-            ObjectProvider<Seals> seals,
+            SealOfTheDay seals,
             Clock clock,
             @Qualifier("applicationTaskExecutor") TaskExecutor executor) {
         this.batteries = batteries;
         this.ledger = ledger;
         this.past = past;
-        this.seals = Optional.ofNullable(seals.getIfAvailable());
+        this.seals = seals.seals();
         this.clock = clock;
         this.executor = executor;
     }

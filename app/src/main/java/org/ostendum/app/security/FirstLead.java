@@ -14,23 +14,27 @@ import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 
-/** Gives an empty site its first lead, with a password that is told once. */
+/** Gives an empty site its first lead, with a password that is told once; the demo brings people of its own. */
 @Component
-@ConditionalOnProperty(name = "ostendum.demo", havingValue = "false")
 class FirstLead implements ApplicationRunner {
     private static final Logger LOG = LoggerFactory.getLogger(FirstLead.class);
 
     private final People people;
     private final Passwords passwords;
+    private final boolean demo;
     private final Path file;
 
     /** @param file into which the password is written, for the one who starts the application */
-    FirstLead(People people, Passwords passwords, @Value("${ostendum.sign-in.first}") Path file) {
+    FirstLead(
+            People people,
+            Passwords passwords,
+            @Value("${ostendum.demo}") boolean demo,
+            @Value("${ostendum.sign-in.first}") Path file) {
         this.people = people;
         this.passwords = passwords;
+        this.demo = demo;
         this.file = file;
     }
 
@@ -44,7 +48,7 @@ class FirstLead implements ApplicationRunner {
 
     @Override
     public void run(ApplicationArguments arguments) throws IOException {
-        if (people.isEmpty()) {
+        if (!demo && people.isEmpty()) {
             byte[] chance = new byte[12];
             new SecureRandom().nextBytes(chance);
             String password = Base64.getUrlEncoder().withoutPadding().encodeToString(chance);

@@ -13,7 +13,6 @@ import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Rooms;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.room.RoomPlan;
-import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpStatus;
@@ -35,14 +34,9 @@ class DeviceSetup {
     private final DeviceStatuses statuses;
     private final Rooms rooms;
     private final Batteries batteries;
-    private final ObjectProvider<StandInHands> hands;
+    private final StandInHands hands;
 
-    DeviceSetup(
-            Devices devices,
-            DeviceStatuses statuses,
-            Rooms rooms,
-            Batteries batteries,
-            ObjectProvider<StandInHands> hands) {
+    DeviceSetup(Devices devices, DeviceStatuses statuses, Rooms rooms, Batteries batteries, StandInHands hands) {
         this.devices = devices;
         this.statuses = statuses;
         this.rooms = rooms;
@@ -67,7 +61,7 @@ class DeviceSetup {
                 devices.all().stream().map(d -> new Line(d, isHeard(d))).toList());
         page.addAttribute("kinds", Option.of(Device.Kind.class, words));
         page.addAttribute("owners", owners());
-        page.addAttribute("standIns", hands.getIfAvailable() != null);
+        page.addAttribute("standIns", hands.areNeeded());
         return "setup/devices";
     }
 
@@ -136,7 +130,7 @@ class DeviceSetup {
     /** What somebody in a room of stand-ins would do at the switch of the fan. */
     @PostMapping("/setup/devices/fan")
     String fan(@RequestParam boolean on, Words words, RedirectAttributes flash) {
-        hands.ifAvailable(h -> h.switchFan(on));
+        hands.switchFan(on);
         flash.addFlashAttribute("told", words.text(on ? "setup.device.fan.on" : "setup.device.fan.off"));
         return "redirect:/setup/devices";
     }

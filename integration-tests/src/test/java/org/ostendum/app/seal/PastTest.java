@@ -6,6 +6,7 @@ import com.icegreen.greenmail.util.GreenMail;
 import com.icegreen.greenmail.util.GreenMailUtil;
 import com.icegreen.greenmail.util.ServerSetup;
 import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -17,7 +18,6 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import org.jooq.DSLContext;
 import org.junit.jupiter.api.BeforeEach;
@@ -104,6 +104,11 @@ class PastTest extends ApplicationTest {
         seals.sealToday();
     }
 
+    private SealOfTheDay keptIn(String place) throws IOException {
+        return new SealOfTheDay(
+                ledger, Clock.fixed(THEN, ZoneOffset.UTC), ZoneOffset.UTC, place, folder.resolve("seal.key"));
+    }
+
     private static Round round(int daysLater) {
         List<CellReading> readings = new ArrayList<>();
         for (int cell = 1; cell <= 18; cell++) {
@@ -143,7 +148,7 @@ class PastTest extends ApplicationTest {
     @Test
     void theDaysSealIsMailedOnceItCanBe() throws Exception {
         HouseMail mail = new HouseMail("127.0.0.1", MAIL_PORT, "", "", "ostendum@localhost");
-        SealMail outside = new SealMail(seals, mail, "seals@example.org");
+        SealMail outside = new SealMail(keptIn(folder.resolve("seals").toString()), mail, "seals@example.org");
         outside.send();
         GreenMail server = new GreenMail(new ServerSetup(MAIL_PORT, "127.0.0.1", ServerSetup.PROTOCOL_SMTP));
         server.start();
@@ -166,9 +171,11 @@ class PastTest extends ApplicationTest {
 
     /** On paper: up to which line this battery's past is sealed, and what that line is. */
     @Test
-    void theNewestSealSaysWhatItKnowsOfABattery() {
-        SealedLines.Sealed sealed =
-                new SealedLines(Optional.of(seals)).of(battery.id()).orElseThrow();
+    void theNewestSealSaysWhatItKnowsOfABattery() throws IOException {
+        SealedLines.Sealed sealed = new SealedLines(
+                        keptIn(folder.resolve("seals").toString()))
+                .of(battery.id())
+                .orElseThrow();
         ChainHead head = ledger.heads().stream()
                 .filter(h -> h.batteryId() == battery.id())
                 .findFirst()
@@ -179,7 +186,7 @@ class PastTest extends ApplicationTest {
                         head.seq(),
                         head.hash(),
                         seals.newest().orElseThrow().hash()));
-        assertThat(new SealedLines(Optional.empty()).of(battery.id())).isEmpty();
+        assertThat(new SealedLines(keptIn("")).of(battery.id())).isEmpty();
     }
 
     private List<String> problems() {

@@ -48,6 +48,7 @@ public final class Application implements AutoCloseable {
                 "-Xmx512m",
                 "-XX:TieredStopAtLevel=1",
                 "-XX:+UseSerialGC",
+                "-Dspring.aot.enabled=true",
                 "-Djava.io.tmpdir=" + folder.path(),
                 "-cp",
                 classPath(),

@@ -2,17 +2,18 @@ package org.ostendum.app.support;
 
 import java.time.Clock;
 import org.ostendum.app.Ostendum;
-import org.ostendum.demo.DemoConfiguration;
+import org.ostendum.demo.DemoBeans;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
 import org.springframework.context.annotation.Import;
+import org.springframework.test.context.ContextConfiguration;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
 import org.springframework.test.context.bean.override.convention.TestBean;
 
 /** The whole application with the demo in it, on a real database of its own; one for all tests of a fork. */
 @SpringBootTest(
-        classes = {Ostendum.class, DemoConfiguration.class},
+        classes = Ostendum.class,
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
         properties = {
             "ostendum.demo=true",
@@ -23,6 +24,7 @@ import org.springframework.test.context.bean.override.convention.TestBean;
             "ostendum.bridges.every=1h"
         })
 @AutoConfigureMockMvc
+@ContextConfiguration(initializers = DemoBeans.class)
 @Import({OwnBatteries.class, QueryCount.class})
 public abstract class ApplicationTest {
     /** Where mail goes out; somebody listens there only where a test says so. */

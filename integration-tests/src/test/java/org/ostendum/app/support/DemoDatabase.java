@@ -18,7 +18,7 @@ import java.util.HexFormat;
 import java.util.List;
 import java.util.stream.Stream;
 import org.ostendum.app.Ostendum;
-import org.ostendum.demo.DemoConfiguration;
+import org.ostendum.demo.DemoBeans;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.annotation.Bean;
 
@@ -60,7 +60,8 @@ final class DemoDatabase {
 
     private static void fill(Path data) throws IOException, InterruptedException {
         MariaDbServer server = new MariaDbServer(false);
-        new SpringApplicationBuilder(Ostendum.class, DemoConfiguration.class, EarlierClock.class)
+        new SpringApplicationBuilder(Ostendum.class, EarlierClock.class)
+                .initializers(new DemoBeans())
                 .run(
                         "--ostendum.demo=true",
                         "--ostendum.devices.listen=false",
