@@ -34,9 +34,9 @@ public final class Looks {
         return ask("accessible()");
     }
 
-    /** @return words too close in colour to their ground in a theme; of those drawn alike one was looked at, on one page of all */
-    public List<String> illegible(String theme) {
-        return ask("legible('" + theme + "')");
+    /** @return words too close in colour to their ground, after the theme; of those drawn alike one was looked at, on one page of all */
+    public List<String> illegible() {
+        return ask("legible()");
     }
 
     private List<String> ask(String what) {

@@ -1,4 +1,4 @@
-package org.ostendum.planner;
+package org.ostendum.sim.room;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -16,9 +16,10 @@ import org.ostendum.core.plan.Task;
 import org.ostendum.core.plan.Term;
 import org.ostendum.core.plan.check.PlanChecker;
 import org.ostendum.core.plan.make.PlanMaker;
-import org.ostendum.sim.room.RoomMaker;
+import org.ostendum.planner.PlanSearch;
 
-class PlanSearchTest {
+/** The search for plans in rooms that were made up. */
+class SearchedRoomsTest {
     private static final int STEPS = 4000;
 
     private static PlanProblem room(int batteries, int days, boolean tight, long seed) {
