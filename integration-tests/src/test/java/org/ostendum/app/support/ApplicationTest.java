@@ -1,6 +1,7 @@
 package org.ostendum.app.support;
 
 import java.time.Clock;
+import java.time.Duration;
 import org.ostendum.app.Ostendum;
 import org.ostendum.demo.DemoBeans;
 import org.springframework.boot.test.context.SpringBootTest;
@@ -18,7 +19,6 @@ import org.springframework.test.context.bean.override.convention.TestBean;
         properties = {
             "ostendum.demo=true",
             "ostendum.live.beat=1s",
-            "ostendum.plan.seconds=3",
             "ostendum.notices.every=1h",
             "ostendum.load-bank.every=1h",
             "ostendum.bridges.every=1h"
@@ -30,6 +30,7 @@ public abstract class ApplicationTest {
     /** Where mail goes out; somebody listens there only where a test says so. */
     protected static final int MAIL_PORT = FreePort.any();
 
+    private static final Duration SEARCH = Duration.ofSeconds(3);
     private static final MariaDbServer DATABASE = DemoDatabase.copy();
 
     /** In the place of the application's own. */
@@ -43,6 +44,8 @@ public abstract class ApplicationTest {
     @DynamicPropertySource
     static void database(DynamicPropertyRegistry properties) {
         properties.add("spring.datasource.url", DATABASE::url);
+        // On a busy machine a search gets less done in a second.
+        properties.add("ostendum.plan.seconds", () -> Patience.of(SEARCH).toSeconds());
         properties.add("ostendum.mail.host", () -> "127.0.0.1");
         properties.add("ostendum.mail.port", () -> MAIL_PORT);
         properties.add("spring.datasource.username", () -> "ostendum");
