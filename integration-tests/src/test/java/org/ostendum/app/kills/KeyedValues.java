@@ -58,6 +58,11 @@ final class KeyedValues extends Worker {
     }
 
     @Override
+    int answered() {
+        return answered.size();
+    }
+
+    @Override
     String told() {
         return answered.size() + " values of rounds on " + battery;
     }

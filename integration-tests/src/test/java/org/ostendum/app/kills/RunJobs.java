@@ -80,6 +80,11 @@ final class RunJobs extends Worker {
     }
 
     @Override
+    int answered() {
+        return answered.size();
+    }
+
+    @Override
     String told() {
         return answered.size() + " steps of " + finished + " finished jobs on " + battery;
     }

@@ -56,6 +56,11 @@ final class SentCharges extends Worker {
     }
 
     @Override
+    int answered() {
+        return ended;
+    }
+
+    @Override
     String told() {
         return begun + " charges begun and " + ended + " ended on " + battery;
     }

@@ -50,6 +50,11 @@ final class SentFiles extends Worker {
     }
 
     @Override
+    int answered() {
+        return answered.size();
+    }
+
+    @Override
     String told() {
         return answered.size() + " files of rounds on " + battery;
     }

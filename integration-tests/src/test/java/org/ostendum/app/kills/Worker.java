@@ -66,6 +66,9 @@ abstract class Worker {
 
     abstract String told();
 
+    /** @return how much was answered: of nothing nothing can be lost */
+    abstract int answered();
+
     boolean isDone() {
         return done;
     }

@@ -40,6 +40,11 @@ final class WrittenLines extends Worker {
     }
 
     @Override
+    int answered() {
+        return answered.size();
+    }
+
+    @Override
     String told() {
         return answered.size() + " lines written on " + battery + ", " + (sent.size() - answered.size())
                 + " without an answer";

@@ -8,8 +8,11 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import java.util.stream.Collectors;
 
 /** The application as a process of its own, so that it can be killed. */
@@ -21,6 +24,7 @@ public final class Application implements AutoCloseable {
     private final String main;
     private final int port;
     private final ProcessFolder folder = new ProcessFolder("ostendum-application-");
+    private final Path classes = folder.path().resolve("classes.jsa");
     private Process process;
 
     /** @param databaseUrl of a database that the demo is already in */
@@ -43,8 +47,23 @@ public final class Application implements AutoCloseable {
     }
 
     public void start() throws IOException, InterruptedException {
-        ProcessBuilder builder = new ProcessBuilder(
-                ProcessHandle.current().info().command().orElse("java"),
+        start(Files.exists(classes) ? List.of("-XX:SharedArchiveFile=" + classes) : List.of());
+    }
+
+    /** Ends it in order and starts it again with its classes at hand, as every start but the first of {@code ./ostendum} does. */
+    public void keepClasses() throws IOException, InterruptedException {
+        kill();
+        start(List.of("-XX:ArchiveClassesAtExit=" + classes));
+        process.destroy();
+        process.waitFor();
+        start();
+    }
+
+    private void start(List<String> options) throws IOException, InterruptedException {
+        List<String> command =
+                new ArrayList<>(List.of(ProcessHandle.current().info().command().orElse("java")));
+        command.addAll(options);
+        command.addAll(List.of(
                 "-Xmx512m",
                 "-XX:TieredStopAtLevel=1",
                 "-XX:+UseSerialGC",
@@ -53,7 +72,8 @@ public final class Application implements AutoCloseable {
                 "-cp",
                 classPath(),
                 main,
-                "--ostendum.live.beat=1s");
+                "--ostendum.live.beat=1s"));
+        ProcessBuilder builder = new ProcessBuilder(command);
         builder.environment().put("OSTENDUM_DB_URL", databaseUrl);
         builder.environment().put("OSTENDUM_FIRST_SIGN_IN", folder.path() + "/first-sign-in");
         builder.environment().put("OSTENDUM_PROXIES", "127\\.0\\.0\\.1");
