@@ -3,11 +3,15 @@ package org.ostendum.app.plan;
 import java.time.Duration;
 import java.time.ZoneId;
 import java.util.List;
-import org.ostendum.app.words.Words;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
+import org.ostendum.app.form.Faults;
 import org.ostendum.core.plan.PlanProblem;
 import org.ostendum.core.plan.make.BrokenPlan;
 import org.ostendum.core.plan.need.Pool;
 import org.ostendum.core.plan.need.WouldTake;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -17,20 +21,40 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class WouldTakeController {
     private static final Duration WEEK = Duration.ofDays(7);
+    private static final String PAGE = "plan/would-take";
 
     private final Planning planning;
     private final ZoneId zone;
+    private final Duration wait;
+    /** A look plans the week a dozen times: they take turns. */
+    final Semaphore turn = new Semaphore(1, true);
 
-    WouldTakeController(Planning planning, ZoneId zone) {
+    /** @param wait how long somebody waits for his turn before he is told to come again */
+    WouldTakeController(Planning planning, ZoneId zone, @Value("${ostendum.plan.turn}") Duration wait) {
         this.planning = planning;
         this.zone = zone;
+        this.wait = wait;
     }
 
     @GetMapping("/plan/would-take")
-    String wouldTake(@RequestParam(defaultValue = "0") int pool, Words words, Model page) {
+    Object wouldTake(@RequestParam(defaultValue = "0") int pool, Model page) throws InterruptedException {
+        page.addAttribute("place", "plan");
+        page.addAttribute("pools", List.of());
+        page.addAttribute("busy", false);
+        if (!turn.tryAcquire(wait.toMillis(), TimeUnit.MILLISECONDS)) {
+            page.addAttribute("busy", true);
+            return Faults.page(HttpStatus.SERVICE_UNAVAILABLE, PAGE, page);
+        }
+        try {
+            return weighed(pool, page);
+        } finally {
+            turn.release();
+        }
+    }
+
+    private String weighed(int pool, Model page) {
         PlanProblem house = planning.house(WEEK);
         List<Pool> pools = Pool.of(house);
-        page.addAttribute("place", "plan");
         page.addAttribute("pools", pools);
         if (!pools.isEmpty()) {
             int chosen = Math.max(0, Math.min(pools.size() - 1, pool));
@@ -38,7 +62,7 @@ class WouldTakeController {
             page.addAttribute("many", pools.get(chosen).batteries(house).size());
             page.addAttribute("lines", lines(house, pools.get(chosen)));
         }
-        return "plan/would-take";
+        return PAGE;
     }
 
     /** What people have pinned is of the days ahead, and may break in a week that is only thought of. */

@@ -34,7 +34,8 @@ class ManyKills {
     private static final int LAST_FREE = 20;
 
     private final Random random = new Random(17);
-    private final List<Long> readyAfter = new ArrayList<>();
+    private final List<Long> afterApplication = new ArrayList<>();
+    private final List<Long> afterDatabase = new ArrayList<>();
 
     @Test
     void nothingAnsweredIsLostOrTwice() throws Exception {
@@ -66,7 +67,8 @@ class ManyKills {
                     assertThat(worker.answered()).as(worker.told()).isPositive();
                 }
             }
-            tell(kills);
+            tell("the application", afterApplication);
+            tell("the database", afterDatabase);
             assertThat(pastOf(application.port())).contains("As it was written");
         } finally {
             database.kill();
@@ -98,14 +100,18 @@ class ManyKills {
             application.kill();
             application.start();
         }
-        readyAfter.add(TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - begun));
+        (ofDatabase ? afterDatabase : afterApplication).add(TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - begun));
     }
 
-    private void tell(int kills) {
+    private static void tell(String what, List<Long> readyAfter) {
+        if (readyAfter.isEmpty()) {
+            return;
+        }
         long[] sorted = readyAfter.stream().mapToLong(Long::longValue).sorted().toArray();
         System.out.printf(
-                "%d kills; ready again after %.1f s (median), %.1f s (95 of 100), %.1f s at most%n",
-                kills,
+                "%d kills of %s; ready again after %.1f s (median), %.1f s (95 of 100), %.1f s at most%n",
+                sorted.length,
+                what,
                 sorted[sorted.length / 2] / 1000.0,
                 sorted[(int) (0.95 * (sorted.length - 1))] / 1000.0,
                 Arrays.stream(sorted).max().orElse(0) / 1000.0);

@@ -19,6 +19,7 @@ import org.springframework.test.context.bean.override.convention.TestBean;
         properties = {
             "ostendum.demo=true",
             "ostendum.live.beat=1s",
+            "ostendum.plan.turn=1s",
             "ostendum.notices.every=1h",
             "ostendum.load-bank.every=1h",
             "ostendum.bridges.every=1h"

@@ -4,7 +4,7 @@ import { cpSync, mkdirSync, readdirSync } from "node:fs";
 import { join } from "node:path";
 import { buildSync } from "esbuild";
 
-const target = join("..", "target", "classes", "static");
+const target = join("target", "classes", "static");
 const fonts = [
   ["@fontsource/barlow-condensed", "barlow-condensed-latin-600-normal.woff2"],
   ["@fontsource/barlow-condensed", "barlow-condensed-latin-500-normal.woff2"],
