@@ -2,6 +2,10 @@ package org.ostendum.app.kills;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.ResultSet;
@@ -32,6 +36,9 @@ class ManyKills {
 
     /** Those after it are used by the other workers. */
     private static final int LAST_FREE = 20;
+
+    /** Within it everything is to be ready again. */
+    private static final Duration AIM = Duration.ofSeconds(10);
 
     private final Random random = new Random(17);
     private final List<Long> afterApplication = new ArrayList<>();
@@ -92,15 +99,31 @@ class ManyKills {
     private void killOne(Application application, MariaDbServer database) throws Exception {
         boolean ofDatabase = random.nextInt(10) < OF_DATABASE;
         long begun = System.nanoTime();
+        long databaseBack = begun;
         if (ofDatabase) {
             database.kill();
             database.start();
+            databaseBack = System.nanoTime();
             application.awaitReady();
         } else {
             application.kill();
             application.start();
         }
-        (ofDatabase ? afterDatabase : afterApplication).add(TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - begun));
+        long ready = TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - begun);
+        (ofDatabase ? afterDatabase : afterApplication).add(ready);
+        note(ofDatabase, ready, TimeUnit.NANOSECONDS.toMillis(databaseBack - begun), application);
+    }
+
+    /** Each in its order, and of a slow one what it said, so that the cause can be found. */
+    private void note(boolean ofDatabase, long ready, long databaseBack, Application application) throws IOException {
+        Path folder = Files.createDirectories(Path.of("target", "kills"));
+        int number = afterApplication.size() + afterDatabase.size();
+        String what = "%03d %s ready after %d ms, the database after %d%n"
+                .formatted(number, ofDatabase ? "database" : "application", ready, databaseBack);
+        Files.writeString(folder.resolve("each.txt"), what, StandardOpenOption.CREATE, StandardOpenOption.APPEND);
+        if (ready > AIM.toMillis()) {
+            Files.writeString(folder.resolve("slow-%03d.log".formatted(number)), what + application.said());
+        }
     }
 
     private static void tell(String what, List<Long> readyAfter) {

@@ -111,6 +111,11 @@ public final class Application implements AutoCloseable {
         }
     }
 
+    /** @return what it has said since it was started */
+    public String said() {
+        return folder.said();
+    }
+
     /** Ends it at once, with no time to put anything away. */
     public void kill() throws InterruptedException {
         process.destroyForcibly().waitFor();
