@@ -1,5 +1,6 @@
 package org.ostendum.app.api;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Instant;
@@ -11,6 +12,7 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.event.FullSign;
 import org.ostendum.core.judge.Message;
+import org.ostendum.core.judge.SharedShift;
 import org.ostendum.core.next.NextThing;
 import org.ostendum.core.next.NextThings;
 import org.ostendum.core.state.BatteryState;
@@ -60,7 +62,8 @@ record StateAnswer(
             double probability,
             Instant since,
             String sentence,
-            List<String> evidence) {}
+            List<String> evidence,
+            @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable String doubt) {}
 
     record DefectAnswer(String id, String kind, Instant since, String sentence) {}
 
@@ -141,17 +144,20 @@ record StateAnswer(
 
     private static List<FindingAnswer> findings(BatteryState state, Words words) {
         List<FindingAnswer> findings = new ArrayList<>();
+        @Nullable SharedShift shift = state.doubt();
         for (StandingFinding standing : state.findings()) {
+            @Nullable String doubt = shift != null && state.isDoubted(standing) ? words.shift(shift) : null;
             List<Integer> cells = standing.finding().cells().numbers();
             if (cells.isEmpty()) {
-                findings.add(finding(standing, null, words));
+                findings.add(finding(standing, null, doubt, words));
             }
-            cells.forEach(cell -> findings.add(finding(standing, cell, words)));
+            cells.forEach(cell -> findings.add(finding(standing, cell, doubt, words)));
         }
         return findings;
     }
 
-    private static FindingAnswer finding(StandingFinding standing, @Nullable Integer cell, Words words) {
+    private static FindingAnswer finding(
+            StandingFinding standing, @Nullable Integer cell, @Nullable String doubt, Words words) {
         var finding = standing.finding();
         return new FindingAnswer(
                 finding.code().code(),
@@ -160,9 +166,10 @@ record StateAnswer(
                 finding.confidence(),
                 standing.since(),
                 words.say(finding.sentence()),
-                finding.evidence().stream()
+                finding.evidence().figures().stream()
                         .map(e -> e.name() + " " + words.say(Message.of("evidence", e.value())))
-                        .toList());
+                        .toList(),
+                doubt);
     }
 
     private static DefectAnswer defect(OpenDefect defect, Words words) {

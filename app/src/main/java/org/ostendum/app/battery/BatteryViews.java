@@ -18,7 +18,6 @@ import org.ostendum.app.round.OpenRound;
 import org.ostendum.app.round.OpenRounds;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.state.ClosedRound;
-import org.ostendum.app.state.RoomShifts;
 import org.ostendum.app.state.Rounds;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.electrolyte.TemperatureCorrection;
@@ -53,21 +52,13 @@ class BatteryViews {
     private static final int LINES_TOLD = 12;
 
     private final BatteryStates batteryStates;
-    private final RoomShifts shifts;
     private final Rounds rounds;
     private final OpenRounds openRounds;
     private final Ledger ledger;
     private final ZoneId zone;
 
-    BatteryViews(
-            BatteryStates batteryStates,
-            RoomShifts shifts,
-            Rounds rounds,
-            OpenRounds openRounds,
-            Ledger ledger,
-            ZoneId zone) {
+    BatteryViews(BatteryStates batteryStates, Rounds rounds, OpenRounds openRounds, Ledger ledger, ZoneId zone) {
         this.batteryStates = batteryStates;
-        this.shifts = shifts;
         this.rounds = rounds;
         this.openRounds = openRounds;
         this.ledger = ledger;
@@ -215,7 +206,7 @@ class BatteryViews {
                 state,
                 NextThings.of(battery.code(), state),
                 rules,
-                shifts.doubting(battery, state).orElse(null),
+                state.doubt(),
                 trend(battery, history, correction, state, words),
                 openRounds.of(battery.id()).orElse(null),
                 ledger.ofBattery(battery.id(), null, LINES_TOLD).stream()

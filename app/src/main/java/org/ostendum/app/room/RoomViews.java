@@ -121,7 +121,7 @@ class RoomViews {
                 things,
                 inWork(here),
                 unready(plan, book.siteRules()),
-                shifts.among(states.values()).orElse(null),
+                shifts.of(plan.id()).orElse(null),
                 fit);
     }
 

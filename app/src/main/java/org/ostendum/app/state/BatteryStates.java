@@ -34,6 +34,7 @@ public class BatteryStates {
     private final RuleChanges ruleChanges;
     private final Measured measured;
     private final InHand inHand;
+    private final RoomShifts shifts;
     private final Clock clock;
 
     public BatteryStates(
@@ -43,6 +44,7 @@ public class BatteryStates {
             RuleChanges ruleChanges,
             Measured measured,
             InHand inHand,
+            RoomShifts shifts,
             Clock clock) {
         this.folds = folds;
         this.states = states;
@@ -50,6 +52,7 @@ public class BatteryStates {
         this.ruleChanges = ruleChanges;
         this.measured = measured;
         this.inHand = inHand;
+        this.shifts = shifts;
         this.clock = clock;
     }
 
@@ -128,7 +131,8 @@ public class BatteryStates {
                 taken.job(),
                 taken.machine(),
                 taken.complained(),
-                taken.tapped());
+                taken.tapped(),
+                room == null ? null : shifts.of(room).orElse(null));
     }
 
     public BatteryState stateOf(Battery battery) {

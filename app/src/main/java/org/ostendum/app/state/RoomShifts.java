@@ -1,45 +1,56 @@
 package org.ostendum.app.state;
 
-import java.util.Collection;
-import java.util.EnumSet;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Clock;
+import java.time.Duration;
 import java.util.Optional;
-import java.util.Set;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
-import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.judge.SharedShift;
-import org.ostendum.core.state.BatteryState;
 import org.springframework.stereotype.Service;
 
-/** Whether the batteries of a room have come to read differently together, so that the hydrometer is to be looked at before any of them. */
+/** How the batteries of each room have come to read differently together, so that the hydrometer is looked at before any of them. */
 @Service
 public class RoomShifts {
-    /** What a hydrometer that reads low would make one say of a sound battery. */
-    private static final Set<FindingCode> SAID_OF_LOW_READINGS =
-            EnumSet.of(FindingCode.BATTERY_UNDERCHARGED, FindingCode.BATTERY_STRATIFIED, FindingCode.BATTERY_SULFATED);
+    /** What another instance has written is seen after so long. */
+    private static final Duration OTHERS_WRITE = Duration.ofSeconds(30);
+
+    private static final int MOST_ROOMS = 1000;
 
     private final Batteries batteries;
-    private final BatteryStates states;
+    private final States states;
+    private final Clock clock;
+    private final Cache<Long, Known> known = Caffeine.newBuilder()
+            .maximumSize(MOST_ROOMS)
+            .expireAfterWrite(OTHERS_WRITE)
+            .build();
 
-    RoomShifts(Batteries batteries, BatteryStates states) {
+    RoomShifts(Batteries batteries, States states, Clock clock) {
         this.batteries = batteries;
         this.states = states;
+        this.clock = clock;
     }
 
-    /** @return how the batteries of one room have come to read differently together; empty where they have not */
-    public Optional<SharedShift> among(Collection<BatteryState> ofRoom) {
-        return SharedShift.of(ofRoom.stream().map(BatteryState::course).toList(), states.instant());
+    /** @param written states that this instance had written by then */
+    private record Known(long written, Optional<SharedShift> shift) {}
+
+    /** @return empty where they read as they did */
+    public Optional<SharedShift> of(long room) {
+        long written = states.written();
+        Known held = known.getIfPresent(room);
+        if (held == null || held.written() != written) {
+            held = new Known(written, among(room));
+            known.put(room, held);
+        }
+        return held.shift();
     }
 
-    /** @return the shift that casts doubt on what is first said of a battery; empty where low readings would not explain that */
-    public Optional<SharedShift> doubting(Battery battery, BatteryState state) {
-        Long room = battery.roomId();
-        boolean isSaid = state.findings().stream()
-                .limit(1)
-                .anyMatch(open -> SAID_OF_LOW_READINGS.contains(open.finding().code()));
-        return room == null || !isSaid
-                ? Optional.empty()
-                : among(states.statesOf(batteries.inRoom(room)).values())
-                        .filter(shift -> shift.isLower() && shift.hasMoved(state.course()));
+    private Optional<SharedShift> among(long room) {
+        return SharedShift.of(
+                states.of(batteries.inRoom(room).stream().map(Battery::id).toList()).values().stream()
+                        .map(state -> state.snapshot().course())
+                        .toList(),
+                clock.instant());
     }
 }

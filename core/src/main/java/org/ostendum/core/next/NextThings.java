@@ -12,6 +12,7 @@ import org.ostendum.core.battery.Duty;
 import org.ostendum.core.judge.Cells;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.judge.NextStep;
+import org.ostendum.core.judge.SharedShift;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.state.BatteryState;
@@ -134,10 +135,22 @@ public final class NextThings {
             if (step == NextStep.NONE || step == NextStep.TAKE_ROUND || (isAboutLevels(finding) && !acted)) {
                 continue;
             }
+            boolean doubted = !acted && battery.isDoubted(finding);
+            if (doubted) {
+                hydrometer(finding.finding().severity());
+            }
             add(
                     step,
-                    finding.finding().severity(),
+                    doubted ? Severity.WATCH : finding.finding().severity(),
                     acted ? Message.of("next.since." + step) : finding.finding().sentence());
+        }
+    }
+
+    /** Where the whole room reads low, the hydrometer is compared before anything is done to its batteries. */
+    private void hydrometer(Severity severity) {
+        SharedShift shift = battery.doubt();
+        if (shift != null) {
+            add(NextStep.READ_AGAIN, severity, Message.of("next.hydrometer", (int) shift.points()));
         }
     }
 

@@ -3,9 +3,11 @@ package org.ostendum.core.state;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.stream.Stream;
@@ -14,9 +16,11 @@ import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.judge.BatteryCourse;
 import org.ostendum.core.judge.Finding;
+import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.judge.PastRound;
+import org.ostendum.core.judge.SharedShift;
 import org.ostendum.core.judge.Verdict;
 import org.ostendum.core.measure.Answer;
 import org.ostendum.core.measure.RoundState;
@@ -47,6 +51,10 @@ import org.ostendum.core.water.WaterForecast;
  * {@link Answer#UNKNOWN} or null and never counts as yes. Told in {@code docs/state.md}.
  */
 public final class BatteryState {
+    /** What a hydrometer that reads low would make one say of a sound battery. */
+    private static final Set<FindingCode> SAID_OF_LOW_READINGS =
+            EnumSet.of(FindingCode.BATTERY_UNDERCHARGED, FindingCode.BATTERY_STRATIFIED, FindingCode.BATTERY_SULFATED);
+
     private final Sheet sheet;
     private final Snapshot snapshot;
     private final Facts facts;
@@ -460,6 +468,20 @@ public final class BatteryState {
         return said.key().equals("verdict.fit") && !full().isYes()
                 ? new Message("verdict.fit.when-read", said.arguments())
                 : said;
+    }
+
+    /** @return whether a hydrometer that reads low of late, as the whole room does, would explain a finding better */
+    public boolean isDoubted(StandingFinding finding) {
+        SharedShift shift = around.shift();
+        return shift != null
+                && SAID_OF_LOW_READINGS.contains(finding.finding().code())
+                && shift.isLower()
+                && shift.hasMoved(course());
+    }
+
+    /** @return how the batteries of its room read lower together, where that casts doubt on what is worst; null otherwise */
+    public @Nullable SharedShift doubt() {
+        return worst().filter(this::isDoubted).isPresent() ? around.shift() : null;
     }
 
     public Optional<StandingFinding> worst() {

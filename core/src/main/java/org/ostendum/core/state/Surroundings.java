@@ -3,6 +3,7 @@ package org.ostendum.core.state;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.judge.SharedShift;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.state.fact.OpenDefect;
 
@@ -17,6 +18,7 @@ import org.ostendum.core.state.fact.OpenDefect;
  * @param promisedTo code of a machine for which it is being fetched; null for none
  * @param complainedOf since when a driver's complaint about it waits to be worked up; null for none
  * @param tappedSince since when the tap that has hung longest feeds from its blocks; null for a battery without
+ * @param shift how the batteries of its room have come to read differently together; null where they have not
  */
 public record Surroundings(
         @Nullable Celsius battery,
@@ -25,17 +27,23 @@ public record Surroundings(
         @Nullable String inHand,
         @Nullable String promisedTo,
         @Nullable Instant complainedOf,
-        @Nullable Instant tappedSince) {
+        @Nullable Instant tappedSince,
+        @Nullable SharedShift shift) {
     public static final Surroundings NOTHING = new Surroundings(null, null, List.of(), null, null);
 
-    /** Of a battery that nobody complains of, and without a tap. */
+    /** Of a battery that nobody complains of, without a tap, in a room that reads as it did. */
     public Surroundings(
             @Nullable Celsius battery,
             @Nullable Celsius room,
             List<OpenDefect> ofMachine,
             @Nullable String inHand,
             @Nullable String promisedTo) {
-        this(battery, room, ofMachine, inHand, promisedTo, null, null);
+        this(battery, room, ofMachine, inHand, promisedTo, null, null, null);
+    }
+
+    /** The same in a room whose batteries have come to read differently together. */
+    public Surroundings with(SharedShift ofRoom) {
+        return new Surroundings(battery, room, ofMachine, inHand, promisedTo, complainedOf, tappedSince, ofRoom);
     }
 
     public Surroundings {

@@ -3,6 +3,7 @@ package org.ostendum.core.next;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
+import java.util.Collections;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -10,11 +11,14 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.ostendum.core.defect.DefectKind;
 import org.ostendum.core.event.BatteryEvent;
+import org.ostendum.core.judge.BatteryCourse;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.judge.NextStep;
+import org.ostendum.core.judge.SharedShift;
 import org.ostendum.core.measure.Level;
 import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.quantity.AmpHours;
+import org.ostendum.core.quantity.GravityDifference;
 import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.state.Surroundings;
 import org.ostendum.core.state.Told;
@@ -181,10 +185,47 @@ class NextThingsTest {
         assertThat(tested.charged(1, 170).state().tests().isRechargeDue()).isFalse();
     }
 
+    /** A hydrometer that reads low since three rounds makes a sound battery look short of charge. */
+    @Test
+    void whereTheWholeRoomReadsLowTheHydrometerComesFirst() {
+        Told low = Told.nothing();
+        for (int round = 6; round >= 1; round--) {
+            int read = round > 3 ? 1285 : 1263;
+            int then = 24 * 14 * round;
+            low.worked(then + 12, 150)
+                    .charged(then + 2, 175)
+                    .read(then, RoundState.FULL_CHARGE, Level.RIGHT, read, read, read, read, read, read);
+        }
+        BatteryCourse course = low.state().course();
+        SharedShift shift =
+                SharedShift.of(Collections.nCopies(4, course), Told.NOW).orElseThrow();
+        List<NextThing> alone = things(low);
+        assertThat(alone.get(0).step()).isNotEqualTo(NextStep.READ_AGAIN);
+        assertThat(alone.get(0).severity()).isEqualTo(Severity.ACT);
+        low.around(Surroundings.NOTHING.with(shift));
+        assertThat(low.state().doubt()).isEqualTo(shift);
+        List<NextThing> withTheRoom = things(low);
+        assertThat(withTheRoom.get(0).step()).isEqualTo(NextStep.READ_AGAIN);
+        assertThat(withTheRoom.get(0).reason()).isEqualTo(Message.of("next.hydrometer", 22));
+        assertThat(withTheRoom)
+                .filteredOn(thing -> thing.step() == alone.get(0).step())
+                .allSatisfy(thing -> assertThat(thing.severity()).isEqualTo(Severity.WATCH));
+    }
+
+    @Test
+    void aBatteryThatReadsAsItDidIsNotDoubted() {
+        SharedShift shift = new SharedShift(Told.hoursAgo(24 * 40), new GravityDifference(-220), 5, 6);
+        assertThat(Told.inOrder()
+                        .around(Surroundings.NOTHING.with(shift))
+                        .state()
+                        .doubt())
+                .isNull();
+    }
+
     @Test
     void whatADriverSaysIsWorkedUp() {
-        Told complained =
-                Told.inOrder().around(new Surroundings(null, null, List.of(), null, null, Told.hoursAgo(2), null));
+        Told complained = Told.inOrder()
+                .around(new Surroundings(null, null, List.of(), null, null, Told.hoursAgo(2), null, null));
         assertThat(steps(complained)).containsExactly(NextStep.WORK_UP);
     }
 
@@ -198,6 +239,6 @@ class NextThingsTest {
     }
 
     private static Surroundings tapped(int hoursAgo) {
-        return new Surroundings(null, null, List.of(), null, null, null, Told.hoursAgo(hoursAgo));
+        return new Surroundings(null, null, List.of(), null, null, null, Told.hoursAgo(hoursAgo), null);
     }
 }

@@ -1,11 +1,14 @@
 package org.ostendum.app.room;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.httpBasic;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 
 import java.time.Duration;
 import java.util.List;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import org.ostendum.app.db.Payload;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.people.People;
 import org.ostendum.app.state.RoundRecord;
@@ -21,6 +24,7 @@ import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.SpecificGravity;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.MockMvc;
+import tools.jackson.databind.JsonNode;
 
 /** A hydrometer that reads low makes every battery of the room look in want of charge: the pages say what is likelier. */
 class RoomShiftTest extends ApplicationTest {
@@ -79,5 +83,20 @@ class RoomShiftTest extends ApplicationTest {
                 .contains(TOLD)
                 .doesNotContain("How sure:");
         assertThat(vera.page("/batteries/" + room.get(BATTERIES - 1).code())).doesNotContain(TOLD);
+        everyScreenSaysTheSame(vera, room.get(0).code());
+    }
+
+    /** The list of next things and programs say the hydrometer first, as the battery's page does. */
+    private void everyScreenSaysTheSame(AsPerson vera, String battery) throws Exception {
+        String first = "read one cell with a second one before anything is done";
+        assertThat(vera.page("/rooms/" + OwnBatteries.ROOM)).contains(first);
+        JsonNode state =
+                Payload.read(mvc.perform(get("/api/v1/batteries/" + battery).with(httpBasic("vera", "lanternmoor")))
+                        .andReturn()
+                        .getResponse()
+                        .getContentAsString());
+        assertThat(state.at("/findings/0/doubt").asString("")).contains(TOLD);
+        assertThat(state.at("/next/0/step").asString("")).isEqualTo("read_again");
+        assertThat(state.at("/next/0/reason").asString("")).contains(first);
     }
 }
