@@ -16,6 +16,7 @@ import org.ostendum.core.battery.Duty;
 import org.ostendum.core.battery.GravityMarks;
 import org.ostendum.core.battery.TrayPattern;
 import org.ostendum.core.event.BatteryEvent.Worked;
+import org.ostendum.core.judge.Evidence;
 import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.quantity.AmpHours;
@@ -218,7 +219,7 @@ class SimulatedBatteryTest {
                 .orElseThrow();
         VoltageCase asked = new VoltageCase(TRAY, Rules.standard(), round, null, null, null);
         return VoltageJudge.judge(asked).stream()
-                .map(f -> f.code().code() + " " + f.evidence().get(0).value())
+                .map(f -> f.code().code() + " " + ((Evidence.AtPlace) f.evidence()).place())
                 .toList();
     }
 

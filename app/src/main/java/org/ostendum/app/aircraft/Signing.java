@@ -4,10 +4,11 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.db.Payload;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.ledger.LedgerEvents;
+import org.ostendum.app.ledger.LedgerPayload;
+import org.ostendum.app.ledger.NewEntry;
 import org.ostendum.app.ledger.WrittenLine;
 import org.ostendum.app.state.BatteryRecord;
 import org.ostendum.app.state.BatteryStates;
@@ -16,7 +17,6 @@ import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.people.Person;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.node.ObjectNode;
 
 /**
  * A licensed mechanic's name under the work on a battery. It names the hash of the last line that it covers, and with that, by the
@@ -59,12 +59,8 @@ public class Signing {
         List<WrittenLine> lines = ledger.written(battery.id());
         WrittenLine last = lines.get(lines.size() - 1);
         BatteryEvent signed = new BatteryEvent.Signed(states.instant(), last.hash());
-        ObjectNode payload = Payload.object()
-                .put("seal", last.hash())
-                .put("covers", last.seq())
-                .put("licence", licence)
-                .put("remark", by.name() + ", " + licence);
-        record.record(battery, List.of(LedgerEvents.entry(signed, by.id(), "").with(payload.toString())));
+        NewEntry line = LedgerEvents.entry(signed, by.id(), by.name() + ", " + licence);
+        record.record(battery, List.of(line.with(new LedgerPayload.Signature(last.seq(), licence))));
     }
 
     /** @return every signature, newest first */
@@ -78,13 +74,18 @@ public class Signing {
     }
 
     private static Signature signature(WrittenLine line, List<WrittenLine> lines) {
-        var payload = Payload.read(line.entry().payload());
-        int covers = payload.path("covers").asInt();
-        String seal = payload.path("seal").asString("");
+        LedgerPayload.Signature signed = line.entry().told(LedgerPayload.Signature.class);
+        String seal = Objects.requireNonNullElse(
+                line.entry().told(LedgerPayload.Seal.class).seal(), "");
         Optional<WrittenLine> covered =
-                lines.stream().filter(one -> one.seq() == covers).findFirst();
+                lines.stream().filter(one -> one.seq() == signed.covers()).findFirst();
         @Nullable String hash = covered.map(WrittenLine::hash).orElse(null);
         return new Signature(
-                line.seq(), line, covers, seal, payload.path("licence").asString(""), Objects.equals(hash, seal));
+                line.seq(),
+                line,
+                signed.covers(),
+                seal,
+                Objects.requireNonNullElse(signed.licence(), ""),
+                Objects.equals(hash, seal));
     }
 }

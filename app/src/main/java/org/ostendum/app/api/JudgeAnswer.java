@@ -10,13 +10,14 @@ import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.words.Words;
-import org.ostendum.core.judge.Evidence;
+import org.ostendum.core.judge.Figure;
 import org.ostendum.core.judge.Finding;
 import org.ostendum.core.judge.Forecast;
 import org.ostendum.core.judge.Verdict;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.quantity.GravityDifference;
+import org.ostendum.core.quantity.Volts;
 import org.ostendum.core.rulebook.RuleUse;
 import org.ostendum.core.state.BatteryState;
 import org.ostendum.core.state.StandingFinding;
@@ -66,7 +67,7 @@ record JudgeAnswer(Said verdict, List<Found> findings, Map<String, String> notJu
                 words.say(finding.sentence()),
                 words.say(finding.why()),
                 finding.rules().stream().map(JudgeAnswer::rule).toList(),
-                evidence(finding.evidence()),
+                evidence(finding.evidence().figures()),
                 standing.next().word(),
                 crossing(finding.forecast()),
                 finding.confidence(),
@@ -82,10 +83,10 @@ record JudgeAnswer(Said verdict, List<Found> findings, Map<String, String> notJu
         return forecast == null ? null : new Crossing(forecast.crosses(), forecast.early(), forecast.late());
     }
 
-    /** Gravities as 1.265, differences as 0.050, temperatures in °C. */
-    private static Map<String, Object> evidence(List<Evidence> evidence) {
+    /** Gravities as 1.265, differences as 0.050, temperatures in °C, voltages in V. */
+    private static Map<String, Object> evidence(List<Figure> figures) {
         Map<String, Object> plain = new LinkedHashMap<>();
-        evidence.forEach(e -> plain.put(e.name(), plain(e.value())));
+        figures.forEach(figure -> plain.put(figure.name(), plain(figure.value())));
         return plain;
     }
 
@@ -96,6 +97,8 @@ record JudgeAnswer(Said verdict, List<Found> findings, Map<String, String> notJu
             return BigDecimal.valueOf(difference.tenths(), 4);
         } else if (value instanceof Celsius celsius) {
             return celsius.degrees();
+        } else if (value instanceof Volts volts) {
+            return BigDecimal.valueOf(volts.millivolts(), 3);
         }
         return value instanceof Number ? value : value.toString();
     }

@@ -4,21 +4,19 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.db.Payload;
 import org.ostendum.app.ledger.LedgerEntry;
-import org.ostendum.app.ledger.VerdictText;
+import org.ostendum.app.ledger.LedgerPayload;
 import org.ostendum.app.words.Words;
+import org.ostendum.core.event.Ending;
 import org.ostendum.core.event.EntryKind;
-import org.ostendum.core.measure.Colour;
-import org.ostendum.core.measure.Coverage;
-import org.ostendum.core.measure.Level;
-import org.ostendum.core.measure.RoundState;
+import org.ostendum.core.judge.Message;
 import org.ostendum.core.quantity.Celsius;
-import org.ostendum.core.quantity.SpecificGravity;
-import tools.jackson.databind.JsonNode;
+import org.ostendum.core.rulebook.Severity;
 
 /**
  * A line of the ledger in words.
@@ -43,41 +41,32 @@ public record LedgerLine(
     private static final Duration SOON = Duration.ofHours(12);
 
     public static LedgerLine of(LedgerEntry entry, Words words) {
-        JsonNode payload = Payload.read(entry.payload());
-        JsonNode verdict = payload.path("verdict");
+        LedgerPayload.Judged judged = entry.kind() == EntryKind.ROUND
+                ? entry.told(LedgerPayload.Judged.class)
+                : new LedgerPayload.Judged(null);
+        @Nullable Message sentence = judged.sentence();
+        @Nullable Severity severity = judged.severity();
         return new LedgerLine(
                 entry.id(),
                 entry.seq(),
                 entry.batteryCode(),
                 words.moment(entry.happenedAt()),
                 words.name(entry.kind()),
-                detail(entry, payload, words),
-                verdict.isMissingNode()
-                        ? null
-                        : words.say(VerdictText.read(verdict).sentence()),
-                verdict.isMissingNode() ? null : verdict.path("severity").asString(),
+                detail(entry, words),
+                sentence == null ? null : words.say(sentence),
+                severity == null ? null : severity.name(),
                 entry.person(),
                 entry.correctedBySeq() != null);
     }
 
-    private static String detail(LedgerEntry entry, JsonNode payload, Words words) {
+    private static String detail(LedgerEntry entry, Words words) {
         List<String> parts = new ArrayList<>();
-        String main = main(entry, payload, words);
-        if (!main.isEmpty()) {
-            parts.add(main);
+        add(parts, main(entry, words));
+        if (entry.kind() == EntryKind.VOLTAGE) {
+            parts.addAll(or(entry.told(LedgerPayload.HeldAgainst.class).held(), List.of()));
         }
-        for (JsonNode held : payload.path("held")) {
-            parts.add(held.asString());
-        }
-        if (payload.has("title")) {
-            parts.addAll(job(payload, words));
-        }
-        if (payload.has("cost")) {
-            parts.add(words.money(payload.path("cost").asDouble()));
-        }
-        if (payload.has("remark")) {
-            parts.add(words.phrase(payload.path("remark").asString()));
-        }
+        parts.addAll(job(entry, words));
+        add(parts, words.phrase(or(entry.told(LedgerPayload.Remark.class).remark(), "")));
         if (entry.correctsSeq() != null) {
             parts.add(words.text("line.corrects", entry.correctsSeq()));
         }
@@ -90,47 +79,34 @@ public record LedgerLine(
         return String.join(" · ", parts);
     }
 
-    private static String main(LedgerEntry entry, JsonNode payload, Words words) {
+    private static void add(List<String> parts, String part) {
+        if (!part.isEmpty()) {
+            parts.add(part);
+        }
+    }
+
+    private static String main(LedgerEntry entry, Words words) {
         return switch (entry.kind()) {
-            case ROUND ->
-                words.text(
-                        "line.round",
-                        payload.path("cells").size(),
-                        words.name(Coverage.valueOf(payload.path("coverage").asString())),
-                        words.name(RoundState.valueOf(payload.path("state").asString())));
-            case CORRECTION -> correction(payload, words);
-            case NOTE ->
-                payload.has("discarded")
-                        ? words.text("line.discarded", payload.path("discarded").asInt())
-                        : "";
-            case MOVED -> moved(payload, words);
+            case ROUND -> round(entry, words);
+            case CORRECTION -> CorrectionLine.of(entry, words);
+            case NOTE -> discarded(entry, words);
+            case MOVED -> moved(entry, words);
             case WATER, DREW_OFF ->
                 entry.quantity() == null ? "" : words.volume(entry.quantity().doubleValue());
-            case CHARGE_END -> charge(entry, payload, words);
+            case CHARGE_END -> charge(entry, words);
             case DISCHARGE -> amount("line.amp-hours", entry, words);
-            case LEVEL ->
-                words.text("line.correction.cell", entry.cell() == null ? 0 : entry.cell())
-                        + ", "
-                        + amount("line.millimetres", entry, words);
+            case LEVEL -> cell(entry, words) + ", " + amount("line.millimetres", entry, words);
             case EQUALISE_END, STANDING_FLAT -> amount("line.hours", entry, words);
             case TEMPERATURE_MAX, TEMPERATURE ->
                 entry.quantity() == null
                         ? ""
                         : words.temperature(Celsius.of(entry.quantity().doubleValue()));
-            case CELL_REPLACED, CELL_MARKED -> marked(entry, payload, words);
-            case CELL_BRIDGED ->
-                words.text(
-                        "line.bridged",
-                        entry.cell() == null ? 0 : entry.cell(),
-                        words.date(Instant.parse(payload.path("until").asString())));
-            case BLOCKS_MOVED -> blocks(payload, words);
-            case KIT_FITTED -> payload.path("injector").asString("");
-            case VOLTAGE ->
-                words.text(
-                        "line.volts",
-                        payload.path("read").asInt(),
-                        words.text("VoltageRound.Load." + payload.path("load").asString()));
-            case ACID_ADJUSTED -> entry.cell() == null ? "" : words.text("line.correction.cell", entry.cell());
+            case CELL_REPLACED, CELL_MARKED -> marked(entry, words);
+            case CELL_BRIDGED -> bridged(entry, words);
+            case BLOCKS_MOVED -> blocks(entry, words);
+            case KIT_FITTED -> or(entry.told(LedgerPayload.Kit.class).injector(), "");
+            case VOLTAGE -> voltage(entry, words);
+            case ACID_ADJUSTED -> entry.cell() == null ? "" : cell(entry, words);
             case ADDED,
                     CHARGE_START,
                     WASH,
@@ -150,130 +126,96 @@ public record LedgerLine(
                 words.text(
                         "line.capacity",
                         words.decimal(entry.quantity()),
-                        Math.round(payload.path("part").asDouble() * 100));
+                        Math.round(100
+                                * or(entry.told(LedgerPayload.Capacity.class).part(), 0.0)));
         };
     }
 
-    private static String marked(LedgerEntry entry, JsonNode payload, Words words) {
+    private static String round(LedgerEntry entry, Words words) {
+        LedgerPayload.RoundRead read = entry.told(LedgerPayload.RoundRead.class);
+        return words.text(
+                "line.round",
+                read.readings().size(),
+                words.name(Objects.requireNonNull(
+                        entry.told(LedgerPayload.RoundTaken.class).coverage())),
+                words.name(Objects.requireNonNull(read.state())));
+    }
+
+    private static String discarded(LedgerEntry entry, Words words) {
+        @Nullable Integer cells = entry.told(LedgerPayload.Discarded.class).discarded();
+        return cells == null ? "" : words.text("line.discarded", cells);
+    }
+
+    private static String cell(LedgerEntry entry, Words words) {
+        return words.text("line.correction.cell", entry.cell() == null ? 0 : entry.cell());
+    }
+
+    private static String marked(LedgerEntry entry, Words words) {
         if (entry.cell() == null) {
             return "";
         }
-        String cell = words.text("line.correction.cell", entry.cell());
-        return Stream.of(
-                        cell,
-                        payload.path("serial").asString(""),
-                        payload.path("dateCode").asString(""))
+        LedgerPayload.Mark mark = entry.told(LedgerPayload.Mark.class);
+        return Stream.of(cell(entry, words), or(mark.serial(), ""), or(mark.dateCode(), ""))
                 .filter(part -> !part.isEmpty())
                 .collect(Collectors.joining(", "));
     }
 
-    /** Only those that stand elsewhere now. */
-    private static String blocks(JsonNode payload, Words words) {
-        List<String> parts = new ArrayList<>();
-        int place = 0;
-        for (JsonNode from : payload.path("from")) {
-            place++;
-            if (from.asInt() != place) {
-                parts.add(words.text("line.block-moved", from.asInt(), place));
-            }
-        }
-        return String.join(", ", parts);
-    }
-
-    private static String correction(JsonNode payload, Words words) {
-        String reason = payload.path("reason").asString();
-        if (payload.has("takenBack")) {
-            EntryKind kind = EntryKind.valueOf(payload.path("takenBack").asString());
-            return words.text("line.taken-back.of", words.name(kind), reason);
-        } else if (payload.path("is").has("state")) {
-            return words.text(
-                    "line.correction",
-                    words.text("line.correction.round"),
-                    state(payload.path("is"), words),
-                    state(payload.path("was"), words),
-                    reason);
-        }
+    private static String bridged(LedgerEntry entry, Words words) {
+        @Nullable Instant until = entry.told(LedgerPayload.Bridge.class).until();
         return words.text(
-                "line.correction",
-                words.text(
-                        "line.correction.cell", payload.path("is").path("cell").asInt()),
-                cell(payload.path("is"), payload.path("was"), words),
-                cell(payload.path("was"), payload.path("is"), words),
-                reason);
+                "line.bridged", entry.cell() == null ? 0 : entry.cell(), until == null ? "–" : words.date(until));
     }
 
-    /** What was read of a cell, of that which another reading of it has otherwise. */
-    private static String cell(JsonNode reading, JsonNode other, Words words) {
-        List<String> parts = new ArrayList<>();
-        if (!reading.path("sg").equals(other.path("sg"))
-                || !reading.path("tooLow").equals(other.path("tooLow"))) {
-            parts.add(gravity(reading, words));
-        }
-        if (!reading.path("celsiusTenths").equals(other.path("celsiusTenths"))) {
-            JsonNode tenths = reading.path("celsiusTenths");
-            parts.add(tenths.isMissingNode() ? "–" : words.temperature(new Celsius(tenths.asInt())));
-        }
-        for (String seen : List.of("level", "colour")) {
-            if (!reading.path(seen).equals(other.path(seen))) {
-                parts.add(seen(seen, reading.path(seen).asString(""), words));
-            }
-        }
-        return String.join(", ", parts);
+    /** Only those that stand elsewhere now. */
+    private static String blocks(LedgerEntry entry, Words words) {
+        List<Integer> from = or(entry.told(LedgerPayload.Blocks.class).from(), List.of());
+        return IntStream.range(0, from.size())
+                .filter(place -> from.get(place) != place + 1)
+                .mapToObj(place -> words.text("line.block-moved", from.get(place), place + 1))
+                .collect(Collectors.joining(", "));
     }
 
-    private static String seen(String what, String name, Words words) {
-        if (name.isEmpty()) {
-            return "–";
+    private static String voltage(LedgerEntry entry, Words words) {
+        LedgerPayload.Voltages read = entry.told(LedgerPayload.Voltages.class);
+        return words.text("line.volts", read.read(), words.text("VoltageRound.Load." + read.load()));
+    }
+
+    private static String moved(LedgerEntry entry, Words words) {
+        LedgerPayload.Move move = entry.told(LedgerPayload.Move.class);
+        if (move.to() != null) {
+            return words.text("line.moved", or(move.from(), ""), move.to());
         }
-        return words.name(what.equals("level") ? Level.valueOf(name) : Colour.valueOf(name));
-    }
-
-    private static String state(JsonNode round, Words words) {
-        String state = words.name(RoundState.valueOf(round.path("state").asString()));
-        return round.has("celsiusTenths")
-                ? state + ", "
-                        + words.temperature(
-                                new Celsius(round.path("celsiusTenths").asInt()))
-                : state;
-    }
-
-    private static String moved(JsonNode payload, Words words) {
-        return payload.has("to")
-                ? words.text(
-                        "line.moved",
-                        payload.path("from").asString(),
-                        payload.path("to").asString())
-                : payload.path("machine").asString(payload.path("slot").asString(""));
+        LedgerPayload.Place place = entry.told(LedgerPayload.Place.class);
+        return or(place.machine(), or(place.slot(), ""));
     }
 
     /** How a charge ended, by what was said of it. */
-    private static String charge(LedgerEntry entry, JsonNode payload, Words words) {
+    private static String charge(LedgerEntry entry, Words words) {
+        LedgerPayload.ChargeEnd end = entry.told(LedgerPayload.ChargeEnd.class);
         List<String> parts = new ArrayList<>();
-        String how = payload.path("how").asString("");
-        parts.add(words.text("ending." + (how.isEmpty() ? "unstated" : how)));
-        payload.path("evidence").forEach(sign -> parts.add(words.text("ending." + sign.asString())));
-        String amount = amount("line.amp-hours", entry, words);
-        if (!amount.isEmpty()) {
-            parts.add(amount);
-        }
+        parts.add(words.text("ending." + or(end.how(), Ending.UNSTATED).word()));
+        end.signs().forEach(sign -> parts.add(words.text("ending." + sign.word())));
+        add(parts, amount("line.amp-hours", entry, words));
         return String.join(", ", parts);
     }
 
     /** What a job leaves in the ledger besides its figure. */
-    private static List<String> job(JsonNode payload, Words words) {
+    private static List<String> job(LedgerEntry entry, Words words) {
+        LedgerPayload.JobDone done = entry.told(LedgerPayload.JobDone.class);
         List<String> parts = new ArrayList<>();
-        parts.add(words.phrase(payload.path("title").asString()));
-        if (payload.has("stopped")) {
-            parts.add(words.text("line.stopped", payload.path("stopped").asString()));
+        if (done.title() != null) {
+            parts.add(words.phrase(done.title()));
+            if (done.stopped() != null) {
+                parts.add(words.text("line.stopped", done.stopped()));
+            }
+            done.defects().forEach(found -> parts.add(words.name(found)));
+            entry.told(LedgerPayload.JobCourse.class)
+                    .overrides()
+                    .forEach(gate -> parts.add(
+                            words.text("line.overridden", words.text("GateKey." + gate.gate()), gate.reason())));
         }
-        for (JsonNode found : payload.path("found")) {
-            parts.add(words.text("DefectKind." + found.asString()));
-        }
-        for (JsonNode gate : payload.path("overridden")) {
-            parts.add(words.text(
-                    "line.overridden",
-                    words.text("GateKey." + gate.path("gate").asString()),
-                    gate.path("reason").asString()));
+        if (done.cost() != null) {
+            parts.add(words.money(done.cost().doubleValue()));
         }
         return parts;
     }
@@ -282,9 +224,7 @@ public record LedgerLine(
         return entry.quantity() == null ? "" : words.text(key, entry.quantity());
     }
 
-    private static String gravity(JsonNode reading, Words words) {
-        return reading.has("sg")
-                ? words.gravity(SpecificGravity.ofPoints(reading.path("sg").asInt()))
-                : words.text("battery.toolow");
+    private static <T> T or(@Nullable T kept, T otherwise) {
+        return Objects.requireNonNullElse(kept, otherwise);
     }
 }

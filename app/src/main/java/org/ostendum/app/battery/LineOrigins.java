@@ -4,15 +4,15 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.db.Payload;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.ledger.LedgerEntry;
+import org.ostendum.app.ledger.LedgerPayload;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.event.EntryKind;
 import org.springframework.stereotype.Component;
-import tools.jackson.databind.JsonNode;
 
 /** What a line of a ledger followed from: the job it was written in, the line it corrects, the line that came before it in the matter. */
 @Component
@@ -50,11 +50,11 @@ class LineOrigins {
 
     List<Origin> of(LedgerEntry line, Words words) {
         List<Origin> origins = new ArrayList<>();
-        JsonNode payload = Payload.read(line.payload());
-        if (payload.has("job")) {
-            origins.add(new Origin(
-                    words.text("line.from.job", payload.path("title").asString("")),
-                    "/jobs/" + payload.path("job").asLong()));
+        @Nullable Long job = line.told(LedgerPayload.OfJob.class).job();
+        if (job != null) {
+            String title = Objects.requireNonNullElse(
+                    line.told(LedgerPayload.JobDone.class).title(), "");
+            origins.add(new Origin(words.text("line.from.job", title), "/jobs/" + job));
         }
         add(origins, "line.from.corrected", line, line.correctsSeq(), words);
         add(origins, "line.from.corrects", line, line.correctedBySeq(), words);

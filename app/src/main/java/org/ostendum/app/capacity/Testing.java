@@ -12,10 +12,10 @@ import org.ostendum.app.alarm.AlarmService;
 import org.ostendum.app.alarm.Alarms.Belongs;
 import org.ostendum.app.alarm.StandingAlarm;
 import org.ostendum.app.capacity.CapacityTest.EndKind;
-import org.ostendum.app.db.Payload;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.LedgerEvents;
+import org.ostendum.app.ledger.LedgerPayload;
 import org.ostendum.app.ledger.NewEntry;
 import org.ostendum.app.live.LiveEvents;
 import org.ostendum.app.state.BatteryRecord;
@@ -31,7 +31,6 @@ import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.quantity.AmpHours;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.node.ObjectNode;
 
 /** A running test: what is read goes in, its end goes into the battery's ledger, and with that the recharge is due. */
 @Service
@@ -140,7 +139,7 @@ class Testing {
                         reason);
         tests.told(
                 test.id(),
-                record.record(battery, List.of(line.with(payload(test, reason, result, part))))
+                record.record(battery, List.of(line.with(kept(test, reason, result, part))))
                         .get(0));
         live.changed();
         return true;
@@ -183,24 +182,19 @@ class Testing {
         return tests.beginner(test.id());
     }
 
-    private static String payload(
+    private static LedgerPayload[] kept(
             CapacityTest test, String reason, Optional<TestResult> result, @Nullable Double part) {
-        ObjectNode payload = Payload.object();
-        payload.put("test", test.id());
-        payload.put("kind", test.sheet().kind().name());
-        payload.put("amperes", test.sheet().amperes().amperes());
-        payload.put("celsius", test.sheet().electrolyte().degrees());
-        result.ifPresent(r -> {
-            payload.put("lastedSeconds", r.lasted().toSeconds());
-            payload.put("correctedAmpHours", r.corrected().ampHours());
-        });
-        if (part != null) {
-            payload.put("part", Math.round(part * 1000) / 1000.0);
-        }
-        String remark = (test.doubts() + " " + reason).strip();
-        if (!remark.isEmpty()) {
-            payload.put("remark", remark);
-        }
-        return payload.toString();
+        LedgerPayload made = new LedgerPayload.Test(
+                test.id(),
+                test.sheet().kind(),
+                test.sheet().amperes().amperes(),
+                test.sheet().electrolyte().degrees(),
+                result.map(r -> r.lasted().toSeconds()).orElse(null),
+                result.map(r -> r.corrected().ampHours()).orElse(null));
+        return new LedgerPayload[] {
+            made,
+            new LedgerPayload.Capacity(part == null ? null : Math.round(part * 1000) / 1000.0),
+            LedgerPayload.Remark.of((test.doubts() + " " + reason).strip())
+        };
     }
 }

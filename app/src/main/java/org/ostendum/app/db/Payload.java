@@ -4,7 +4,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
-/** The JSON a ledger line carries. Written once and hashed as text, so never written again from a tree. */
+/** JSON as a tree, where what is in it is not known beforehand. */
 public final class Payload {
     private static final JsonMapper JSON = JsonMapper.shared();
 
@@ -12,10 +12,6 @@ public final class Payload {
 
     public static ObjectNode object() {
         return JSON.createObjectNode();
-    }
-
-    public static String remark(String remark) {
-        return remark.isBlank() ? "{}" : object().put("remark", remark).toString();
     }
 
     public static JsonNode read(String payload) {

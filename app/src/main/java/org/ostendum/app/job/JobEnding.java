@@ -1,5 +1,6 @@
 package org.ostendum.app.job;
 
+import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -10,6 +11,7 @@ import org.ostendum.app.defect.Defects;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.LedgerEvents;
+import org.ostendum.app.ledger.LedgerPayload;
 import org.ostendum.app.ledger.NewEntry;
 import org.ostendum.app.procedure.Rows;
 import org.ostendum.app.state.BatteryRecord;
@@ -24,10 +26,10 @@ import org.ostendum.core.procedure.Run;
 import org.ostendum.core.procedure.RunEvent;
 import org.ostendum.core.procedure.RunEvent.Kind;
 import org.ostendum.core.procedure.Step;
+import org.ostendum.core.procedure.StopCondition;
 import org.ostendum.core.voltage.TopLeak;
 import org.springframework.stereotype.Component;
-import tools.jackson.databind.node.ArrayNode;
-import tools.jackson.databind.node.ObjectNode;
+import tools.jackson.databind.JsonNode;
 
 /** What the end of a job leaves behind: one line in the ledger, and what was found wrong as something to be put right. */
 @Component
@@ -102,21 +104,13 @@ class JobEnding {
     /** The line of the job, and one for what its end means besides. */
     private List<NewEntry> lines(Job job, Run run, Battery battery, Person person, Instant now) {
         List<BatteryEvent> events = JobEvents.of(job, run, batteryStates.stateOf(battery), now);
-        String payload = payload(job, run, battery);
+        LedgerPayload[] kept = kept(job, run, battery);
         List<NewEntry> lines = new ArrayList<>();
         for (BatteryEvent event : events) {
             NewEntry line = LedgerEvents.entry(event, person.id(), "");
-            lines.add(lines.isEmpty() ? line.with(joined(line.payload(), payload)) : line);
+            lines.add(lines.isEmpty() ? line.with(kept) : line);
         }
-        return lines.isEmpty()
-                ? List.of(new NewEntry(EntryKind.JOB, now, person.id(), null, null, null, payload))
-                : lines;
-    }
-
-    private static String joined(String first, String second) {
-        ObjectNode both = (ObjectNode) Payload.read(first);
-        both.setAll((ObjectNode) Payload.read(second));
-        return both.toString();
+        return lines.isEmpty() ? List.of(NewEntry.keeping(EntryKind.JOB, now, person.id(), kept)) : lines;
     }
 
     private List<DefectKind> found(Run run, Battery battery) {
@@ -127,52 +121,48 @@ class JobEnding {
         return found;
     }
 
-    private String payload(Job job, Run run, Battery battery) {
-        ObjectNode payload = Payload.object()
-                .put("job", job.id())
-                .put("procedure", run.procedure().id())
-                .put("version", run.procedure().version())
-                .put("title", run.procedure().title());
-        if (job.machine() != null) {
-            payload.put("machine", job.machine());
-        }
-        if (job.charger() != null) {
-            payload.put("charger", job.charger());
-        }
-        if (job.chargeKind() != null) {
-            payload.put("charge", job.chargeKind().name());
-        }
-        run.stopped().ifPresent(stop -> payload.put("stopped", stop.text()));
-        if (run.stopped().isEmpty()) {
-            specialJobs.of(job.procedureId()).cost(run, battery).ifPresent(cost -> payload.put("cost", cost));
-        }
-        ArrayNode steps = payload.putArray("steps");
-        for (Step step : run.way()) {
-            run.settled(step.id()).ifPresent(event -> step(steps.addObject(), step, event));
-        }
-        List<JobEvent> events = jobs.events(job.id());
-        ArrayNode rows = payload.putArray("rows");
-        run.rows().forEach(row -> rows.add(Payload.read(row.value())));
-        ArrayNode overridden = payload.putArray("overridden");
-        events.stream()
-                .map(JobEvent::event)
-                .filter(e -> e.kind() == Kind.GATE_OVERRIDDEN)
-                .forEach(e -> overridden
-                        .addObject()
-                        .put("gate", e.about())
-                        .put("reason", e.value())
-                        .put("by", e.person()));
-        ArrayNode found = payload.putArray("found");
-        found(run, battery).forEach(kind -> found.add(kind.name()));
-        return payload.toString();
+    private LedgerPayload[] kept(Job job, Run run, Battery battery) {
+        return new LedgerPayload[] {
+            new LedgerPayload.OfJob(job.id(), run.procedure().id()),
+            done(job, run, battery),
+            new LedgerPayload.JobEquipment(job.machine(), job.charger(), job.chargeKind()),
+            new LedgerPayload.JobCourse(steps(run), rows(run), overridden(job))
+        };
     }
 
-    private static void step(ObjectNode node, Step step, RunEvent event) {
-        node.put("id", step.id())
-                .put("text", step.text())
-                .put("how", event.kind().name())
-                .put("value", event.value())
-                .put("by", event.person())
-                .put("at", event.at().toString());
+    private LedgerPayload done(Job job, Run run, Battery battery) {
+        @Nullable
+        BigDecimal cost = run.stopped().isPresent()
+                ? null
+                : specialJobs.of(job.procedureId()).cost(run, battery).orElse(null);
+        return new LedgerPayload.JobDone(
+                run.procedure().version(),
+                run.procedure().title(),
+                run.stopped().map(StopCondition::text).orElse(null),
+                cost,
+                found(run, battery));
+    }
+
+    private static List<LedgerPayload.StepDone> steps(Run run) {
+        return run.way().stream()
+                .flatMap(step -> run.settled(step.id()).map(event -> step(step, event)).stream())
+                .toList();
+    }
+
+    private static LedgerPayload.StepDone step(Step step, RunEvent event) {
+        return new LedgerPayload.StepDone(
+                step.id(), step.text(), event.kind(), event.value(), event.person(), event.at());
+    }
+
+    private static List<JsonNode> rows(Run run) {
+        return run.rows().stream().map(row -> Payload.read(row.value())).toList();
+    }
+
+    private List<LedgerPayload.Overridden> overridden(Job job) {
+        return jobs.events(job.id()).stream()
+                .map(JobEvent::event)
+                .filter(event -> event.kind() == Kind.GATE_OVERRIDDEN)
+                .map(event -> new LedgerPayload.Overridden(event.about(), event.value(), event.person()))
+                .toList();
     }
 }

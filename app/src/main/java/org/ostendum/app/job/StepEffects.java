@@ -6,9 +6,9 @@ import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.charge.Charges;
-import org.ostendum.app.db.Payload;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.LedgerEvents;
+import org.ostendum.app.ledger.LedgerPayload;
 import org.ostendum.app.ledger.NewEntry;
 import org.ostendum.app.safety.Stations;
 import org.ostendum.app.state.BatteryRecord;
@@ -23,7 +23,6 @@ import org.ostendum.core.procedure.Task;
 import org.ostendum.core.quantity.Millilitres;
 import org.ostendum.core.safety.StationCheck;
 import org.springframework.stereotype.Component;
-import tools.jackson.databind.node.ObjectNode;
 
 /** What settling a step means for the battery at once. */
 @Component
@@ -123,8 +122,7 @@ class StepEffects {
 
     private void write(Job job, BatteryEvent event, Battery battery, Person person) {
         NewEntry line = LedgerEvents.entry(event, person.id(), "");
-        ObjectNode payload =
-                ((ObjectNode) Payload.read(line.payload())).put("job", job.id()).put("procedure", job.procedureId());
-        batteryRecord.record(battery, List.of(line.with(payload.toString())));
+        LedgerPayload within = new LedgerPayload.OfJob(job.id(), job.procedureId());
+        batteryRecord.record(battery, List.of(line.with(within)));
     }
 }

@@ -265,12 +265,12 @@ public class Ledger {
                         LEDGER_ENTRY.KIND.in(kinds.stream().map(EntryKind::name).toList())))
                 .andNotExists(selectOne().from(correction).where(correction.CORRECTS_ID.eq(LEDGER_ENTRY.ID)))
                 .orderBy(LEDGER_ENTRY.HAPPENED_AT, LEDGER_ENTRY.SEQ)
-                .forEach(r -> LedgerEvents.event(new LedgerEvents.Line(
+                .forEach(r -> LedgerEvents.event(
                                 EntryKind.valueOf(r.value2()),
                                 r.value3(),
                                 r.value4() == null ? null : (Integer) r.value4().intValue(),
                                 r.value5(),
-                                r.value6()))
+                                r.value6())
                         .ifPresent(event -> byBattery
                                 .computeIfAbsent(r.value1(), b -> new ArrayList<>())
                                 .add(event)));

@@ -25,4 +25,9 @@ public record LedgerEntry(
         @Nullable BigDecimal quantity,
         @Nullable Integer correctsSeq,
         @Nullable Integer correctedBySeq,
-        String payload) {}
+        String payload) {
+    /** @return that part of what the line keeps; its members are null where it does not keep them */
+    public <P extends LedgerPayload> P told(Class<P> part) {
+        return LedgerText.read(payload, part);
+    }
+}

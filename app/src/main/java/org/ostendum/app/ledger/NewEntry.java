@@ -3,7 +3,6 @@ package org.ostendum.app.ledger;
 import java.math.BigDecimal;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.db.Payload;
 import org.ostendum.core.event.EntryKind;
 
 /**
@@ -26,12 +25,23 @@ public record NewEntry(
     /** A line without more than its quantity and a remark. */
     public static NewEntry of(
             EntryKind kind, Instant happenedAt, long personId, @Nullable BigDecimal quantity, String remark) {
-        return new NewEntry(kind, happenedAt, personId, null, quantity, null, Payload.remark(remark));
+        return new NewEntry(
+                kind, happenedAt, personId, null, quantity, null, LedgerText.write(LedgerPayload.Remark.of(remark)));
+    }
+
+    /** A line of the battery as a whole, without a figure. */
+    public static NewEntry keeping(EntryKind kind, Instant happenedAt, long personId, LedgerPayload... parts) {
+        return new NewEntry(kind, happenedAt, personId, null, null, null, LedgerText.write(parts));
     }
 
     /** The same line with more to keep. */
-    public NewEntry with(String more) {
-        return new NewEntry(kind, happenedAt, personId, cell, quantity, correctsId, more);
+    public NewEntry with(LedgerPayload... more) {
+        return new NewEntry(kind, happenedAt, personId, cell, quantity, correctsId, LedgerText.with(payload, more));
+    }
+
+    /** @return that part of what the line keeps; its members are null where it does not keep them */
+    public <P extends LedgerPayload> P told(Class<P> part) {
+        return LedgerText.read(payload, part);
     }
 
     /** The same line of another moment. */

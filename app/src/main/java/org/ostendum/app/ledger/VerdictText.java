@@ -1,5 +1,7 @@
 package org.ostendum.app.ledger;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -11,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.db.Payload;
+import org.ostendum.app.db.RecordJson;
 import org.ostendum.core.judge.Cells;
 import org.ostendum.core.judge.Evidence;
 import org.ostendum.core.judge.Finding;
@@ -29,12 +32,22 @@ import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.RuleUse;
 import org.ostendum.core.rulebook.Severity;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** A verdict as JSON, with every figure and every rule's value as they were, to be read back to an equal verdict. */
 public final class VerdictText {
+    private static final JsonMapper RECORDS = RecordJson.builder()
+            .changeDefaultPropertyInclusion(kept -> kept.withValueInclusion(JsonInclude.Include.NON_NULL))
+            .addMixIn(Evidence.class, ByName.class)
+            .build();
+
     private VerdictText() {}
+
+    /** Which of them it is, by the name of its record. */
+    @JsonTypeInfo(use = JsonTypeInfo.Id.SIMPLE_NAME, property = "of")
+    private interface ByName {}
 
     public static ObjectNode write(Verdict verdict) {
         ObjectNode node = Payload.object();
@@ -71,8 +84,7 @@ public final class VerdictText {
         node.set("why", message(finding.why()));
         ObjectNode rules = node.putObject("rules");
         finding.rules().forEach(use -> rules.put(use.key().name(), use.value()));
-        ObjectNode evidence = node.putObject("evidence");
-        finding.evidence().forEach(e -> evidence.set(e.name(), argument(e.value())));
+        node.set("evidence", RECORDS.valueToTree(finding.evidence()));
         node.put("next", finding.next().name());
         if (finding.forecast() != null) {
             node.set("forecast", forecast(finding.forecast()));
@@ -85,10 +97,6 @@ public final class VerdictText {
         List<RuleUse> rules = new ArrayList<>();
         node.path("rules").properties().forEach(e -> rule(e.getKey())
                 .ifPresent(key -> rules.add(new RuleUse(key, e.getValue().decimalValue()))));
-        List<Evidence> evidence = new ArrayList<>();
-        node.path("evidence")
-                .properties()
-                .forEach(e -> evidence.add(new Evidence(e.getKey(), readArgument(e.getValue()))));
         return new Finding(
                 FindingCode.valueOf(node.path("code").asString()),
                 readCells(node.path("cells")),
@@ -96,7 +104,7 @@ public final class VerdictText {
                 readMessage(node.path("sentence")),
                 readMessage(node.path("why")),
                 rules,
-                evidence,
+                RECORDS.treeToValue(node.path("evidence"), Evidence.class),
                 NextStep.valueOf(node.path("next").asString()),
                 node.has("forecast") ? readForecast(node.path("forecast")) : null,
                 node.path("confidence").asDouble());

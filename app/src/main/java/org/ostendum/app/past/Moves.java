@@ -12,11 +12,11 @@ import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.db.Payload;
+import org.ostendum.app.ledger.LedgerPayload;
+import org.ostendum.app.ledger.LedgerText;
 import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.history.Whereabouts.Move;
 import org.springframework.stereotype.Repository;
-import tools.jackson.databind.JsonNode;
 
 /** The lines of the ledger that tell of moves. */
 @Repository
@@ -57,22 +57,23 @@ class Moves {
                 .where(which.and(LEDGER_ENTRY.KIND.eq(EntryKind.MOVED.name())))
                 .orderBy(LEDGER_ENTRY.HAPPENED_AT, LEDGER_ENTRY.SEQ)
                 .forEach(r -> {
-                    JsonNode told = Payload.read(r.value3());
+                    LedgerPayload.Move moved = LedgerText.read(r.value3(), LedgerPayload.Move.class);
                     byBattery
                             .computeIfAbsent(r.value1(), b -> new ArrayList<>())
-                            .add(new Move(r.value2(), text(told, "from"), to(told)));
+                            .add(new Move(r.value2(), known(moved.from()), to(moved, r.value3())));
                 });
         return byBattery;
     }
 
-    private static @Nullable String to(JsonNode told) {
-        String into = text(told, "to");
-        String machine = into == null ? text(told, "machine") : into;
-        return machine == null ? text(told, "slot") : machine;
+    private static @Nullable String to(LedgerPayload.Move moved, String payload) {
+        if (known(moved.to()) != null) {
+            return moved.to();
+        }
+        LedgerPayload.Place place = LedgerText.read(payload, LedgerPayload.Place.class);
+        return known(place.machine()) == null ? known(place.slot()) : place.machine();
     }
 
-    private static @Nullable String text(JsonNode told, String name) {
-        String text = told.path(name).asString("");
-        return text.isEmpty() || text.equals(NOWHERE) ? null : text;
+    private static @Nullable String known(@Nullable String place) {
+        return place == null || place.isEmpty() || place.equals(NOWHERE) ? null : place;
     }
 }

@@ -6,16 +6,17 @@ import static org.ostendum.app.db.jooq.Tables.LEDGER_ENTRY;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import org.jooq.DSLContext;
 import org.jooq.Record;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.db.Payload;
 import org.ostendum.app.db.jooq.tables.LedgerEntry;
+import org.ostendum.app.ledger.LedgerPayload;
+import org.ostendum.app.ledger.LedgerText;
 import org.ostendum.core.event.EntryKind;
 import org.springframework.stereotype.Repository;
-import tools.jackson.databind.JsonNode;
 
 /** What work at batteries has cost, as its lines in their ledgers tell it. */
 @Repository
@@ -60,16 +61,16 @@ public class WorkCosts {
         if (!payload.contains(COST)) {
             return Optional.empty();
         }
-        JsonNode told = Payload.read(payload);
-        return told.has("cost")
+        LedgerPayload.JobDone done = LedgerText.read(payload, LedgerPayload.JobDone.class);
+        return done.cost() != null
                 ? Optional.of(new Cost(
                         r.get(LEDGER_ENTRY.BATTERY_ID),
                         r.get(LEDGER_ENTRY.HAPPENED_AT),
                         r.get(LEDGER_ENTRY.CELL) == null
                                 ? null
                                 : (Integer) r.get(LEDGER_ENTRY.CELL).intValue(),
-                        told.path("title").asString(""),
-                        told.path("cost").asDouble()))
+                        Objects.requireNonNullElse(done.title(), ""),
+                        done.cost().doubleValue()))
                 : Optional.empty();
     }
 }

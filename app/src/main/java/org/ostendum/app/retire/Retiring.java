@@ -2,10 +2,10 @@ package org.ostendum.app.retire;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.db.Payload;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.LedgerEvents;
+import org.ostendum.app.ledger.LedgerPayload;
 import org.ostendum.app.ledger.NewEntry;
 import org.ostendum.app.state.BatteryRecord;
 import org.ostendum.app.state.BatteryStates;
@@ -13,13 +13,11 @@ import org.ostendum.app.state.Written;
 import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.people.Person;
-import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.state.BatteryState;
 import org.ostendum.core.state.fact.Stage;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.node.ObjectNode;
 
 /** Lets a battery go: one line tells it, and with that line it leaves fleet, machine and plan. */
 @Service
@@ -46,22 +44,14 @@ public class Retiring {
     public void retire(Battery battery, Leaving leaving, Person by) {
         record.lock(battery);
         BatteryState state = states.stateOf(battery);
-        ObjectNode payload = Payload.object()
-                .put("remark", leaving.reason())
-                .put("recycler", leaving.recycler())
-                .put("receipt", leaving.receipt());
-        if (leaving.credit() != null) {
-            payload.put("credit", leaving.credit());
-        }
-        CorrectedGravity gravity = state.lowestGravity();
-        if (gravity != null) {
-            payload.put("lastGravity", gravity.tenths());
-        }
-        if (state.tests().part() != null) {
-            payload.put("lastPart", state.tests().part());
-        }
-        NewEntry line = LedgerEvents.entry(new BatteryEvent.Retired(states.instant()), by.id(), "");
-        record.record(battery, List.of(line.with(payload.toString())));
+        NewEntry line = LedgerEvents.entry(new BatteryEvent.Retired(states.instant()), by.id(), leaving.reason());
+        LedgerPayload left = new LedgerPayload.Leaving(
+                leaving.recycler(),
+                leaving.receipt(),
+                leaving.credit(),
+                state.lowestGravity(),
+                state.tests().part());
+        record.record(battery, List.of(line.with(left)));
     }
 
     /** Whoever writes that it has left, or takes that back. */

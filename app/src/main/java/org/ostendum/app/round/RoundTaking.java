@@ -5,9 +5,9 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.db.Payload;
 import org.ostendum.app.form.TypedInput;
 import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.ledger.LedgerPayload;
 import org.ostendum.app.ledger.NewEntry;
 import org.ostendum.app.state.BatteryRecord;
 import org.ostendum.app.state.BatteryStates;
@@ -23,7 +23,6 @@ import org.ostendum.core.measure.SheetValue;
 import org.ostendum.core.people.Person;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.node.ObjectNode;
 
 /** Taking a round: each value is kept the moment it comes, and nobody overwrites another's unknowingly. */
 @Service
@@ -112,17 +111,14 @@ class RoundTaking {
         int cells = open.sheet(battery.type().model().cells()).cellsRead();
         rounds.discard(roundId);
         if (!open.values().isEmpty()) {
-            ObjectNode payload = Payload.object().put("discarded", cells).put("remark", reason);
             batteryRecord.record(
                     battery,
-                    List.of(new NewEntry(
+                    List.of(NewEntry.keeping(
                             EntryKind.NOTE,
                             batteryStates.instant(),
                             person.id(),
-                            null,
-                            null,
-                            null,
-                            payload.toString())));
+                            new LedgerPayload.Discarded(cells),
+                            LedgerPayload.Remark.of(reason))));
         }
         return true;
     }

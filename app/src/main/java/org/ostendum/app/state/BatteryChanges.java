@@ -5,11 +5,11 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.db.Payload;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.StoredModel;
 import org.ostendum.app.ledger.LedgerEvents;
+import org.ostendum.app.ledger.LedgerPayload;
 import org.ostendum.app.ledger.NewEntry;
 import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.event.EntryKind;
@@ -17,7 +17,6 @@ import org.ostendum.core.people.Person;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.node.ObjectNode;
 
 /** Changes of what a battery is and where it is, each with its line on the ledger. All need a transaction. */
 @Service
@@ -60,9 +59,9 @@ public class BatteryChanges {
         BatteryEvent moved =
                 new BatteryEvent.Moved(now, is.machineCode() == null ? is.place() : null, is.machineCode());
         NewEntry line = LedgerEvents.entry(moved, by.id(), "");
-        ObjectNode told = (ObjectNode) Payload.read(line.payload());
-        told.put("from", Objects.toString(was.place(), "–")).put("to", Objects.toString(is.place(), "–"));
-        record.record(is, List.of(line.with(told.toString())));
+        LedgerPayload told =
+                new LedgerPayload.Move(Objects.toString(was.place(), "–"), Objects.toString(is.place(), "–"));
+        record.record(is, List.of(line.with(told)));
     }
 
     /**

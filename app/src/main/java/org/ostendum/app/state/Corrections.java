@@ -3,10 +3,10 @@ package org.ostendum.app.state;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.db.Payload;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.ledger.LedgerEntry;
+import org.ostendum.app.ledger.LedgerPayload;
 import org.ostendum.app.ledger.NewEntry;
 import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.measure.CellReading;
@@ -16,7 +16,6 @@ import org.ostendum.core.quantity.Volts;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Puts right what is on record: a new line that points to the old one, which stays as it is. Everything that followed from the
@@ -71,11 +70,8 @@ public class Corrections {
         if (!seen.equals(seen(round, is.cell()))) {
             return false;
         }
-        ObjectNode payload = Payload.object();
-        payload.set("was", ReadingText.write(was));
-        payload.set("is", ReadingText.write(is));
-        payload.put("reason", reason);
-        append(battery, is.cell(), round.ledgerEntryId(), payload, personId);
+        LedgerPayload told = new LedgerPayload.CellCorrected(was, is, reason);
+        append(battery, is.cell(), round.ledgerEntryId(), told, personId);
         rounds.revise(battery.id(), round.id(), is);
         follow(battery);
         return true;
@@ -89,16 +85,14 @@ public class Corrections {
     @Transactional
     public void addChargeVolts(Battery battery, ClosedRound round, Map<Integer, Volts> byCell, long personId) {
         ledger.lock(battery.id());
-        ObjectNode payload = Payload.object()
-                .put("load", "ON_CHARGE")
-                .put("read", byCell.size())
-                .put("round", round.ledgerEntryId());
-        ObjectNode millivolts = payload.putObject("millivolts");
-        byCell.forEach((cell, volts) -> millivolts.put(String.valueOf(cell), volts.millivolts()));
         ledger.append(
                 battery.id(),
-                List.of(new NewEntry(
-                        EntryKind.VOLTAGE, batteryStates.instant(), personId, null, null, null, payload.toString())));
+                List.of(NewEntry.keeping(
+                        EntryKind.VOLTAGE,
+                        batteryStates.instant(),
+                        personId,
+                        new LedgerPayload.Voltages("ON_CHARGE", byCell.size()),
+                        new LedgerPayload.RoundVolts(round.ledgerEntryId(), byCell))));
         byCell.forEach((cell, volts) -> round.past()
                 .round()
                 .reading(cell)
@@ -138,22 +132,14 @@ public class Corrections {
             return false;
         }
         var was = round.past().round();
-        ObjectNode payload = Payload.object();
-        payload.set("was", whole(was.state(), was.temperature()));
-        payload.set("is", whole(state, temperature));
-        payload.put("reason", reason);
-        append(battery, null, round.ledgerEntryId(), payload, personId);
+        LedgerPayload told = new LedgerPayload.RoundCorrected(
+                new LedgerPayload.RoundHead(was.state(), was.temperature()),
+                new LedgerPayload.RoundHead(state, temperature),
+                reason);
+        append(battery, null, round.ledgerEntryId(), told, personId);
         rounds.revise(round.id(), state, temperature);
         follow(battery);
         return true;
-    }
-
-    private static ObjectNode whole(RoundState state, @Nullable Celsius temperature) {
-        ObjectNode node = Payload.object().put("state", state.name());
-        if (temperature != null) {
-            node.put("celsiusTenths", temperature.tenths());
-        }
-        return node;
     }
 
     /**
@@ -167,9 +153,8 @@ public class Corrections {
         if (isCorrected(battery, line)) {
             return false;
         }
-        ObjectNode payload =
-                Payload.object().put("takenBack", line.kind().name()).put("reason", reason);
-        long correction = append(battery, line.cell(), line.id(), payload, personId);
+        LedgerPayload told = new LedgerPayload.TakenBack(line.kind(), reason);
+        long correction = append(battery, line.cell(), line.id(), told, personId);
         if (line.kind() == EntryKind.ROUND) {
             rounds.byEntry(line.id()).ifPresent(round -> rounds.voidRound(round, correction));
         }
@@ -198,17 +183,12 @@ public class Corrections {
                 && line.kind() != EntryKind.ROUND;
     }
 
-    private long append(Battery battery, @Nullable Integer cell, long corrects, ObjectNode payload, long personId) {
+    private long append(Battery battery, @Nullable Integer cell, long corrects, LedgerPayload told, long personId) {
         return ledger.append(
                         battery.id(),
-                        List.of(new NewEntry(
-                                EntryKind.CORRECTION,
-                                batteryStates.instant(),
-                                personId,
-                                cell,
-                                null,
-                                corrects,
-                                payload.toString())))
+                        List.of(NewEntry.keeping(EntryKind.CORRECTION, batteryStates.instant(), personId, told)
+                                .ofCell(cell)
+                                .correcting(corrects)))
                 .get(0);
     }
 

@@ -3,9 +3,9 @@ package org.ostendum.app.state;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
-import org.ostendum.app.db.Payload;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.Ledger;
+import org.ostendum.app.ledger.LedgerPayload;
 import org.ostendum.app.ledger.NewEntry;
 import org.ostendum.app.ledger.VerdictText;
 import org.ostendum.core.event.BatteryEvent;
@@ -21,8 +21,6 @@ import org.ostendum.core.state.Surroundings;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.node.ArrayNode;
-import tools.jackson.databind.node.ObjectNode;
 
 /** Puts rounds on record: folded onto the battery's state, written into the ledger with the verdict that stands, readings stored. */
 @Service
@@ -120,17 +118,7 @@ public class RoundRecord {
     }
 
     private static NewEntry taken(Battery battery, Round round, long personId) {
-        ObjectNode payload = readings(round);
-        payload.put("coverage", coverage(battery, round).name());
-        payload.put("imported", true);
-        return new NewEntry(
-                EntryKind.ROUND,
-                round.takenAt(),
-                personId,
-                null,
-                BigDecimal.valueOf(round.cellsRead()),
-                null,
-                payload.toString());
+        return line(round, personId).with(new LedgerPayload.RoundTaken(coverage(battery, round), true));
     }
 
     private static Coverage coverage(Battery battery, Round round) {
@@ -142,31 +130,17 @@ public class RoundRecord {
     }
 
     private long write(Battery battery, Round round, Verdict verdict, Coverage coverage, long personId) {
-        ObjectNode payload = readings(round);
-        payload.put("coverage", coverage.name());
-        payload.set("verdict", VerdictText.write(verdict));
-        return ledger.append(
-                        battery.id(),
-                        List.of(new NewEntry(
-                                EntryKind.ROUND,
-                                round.takenAt(),
-                                personId,
-                                null,
-                                BigDecimal.valueOf(round.cellsRead()),
-                                null,
-                                payload.toString())))
-                .get(0);
+        NewEntry line = line(round, personId)
+                .with(
+                        new LedgerPayload.RoundTaken(coverage, null),
+                        new LedgerPayload.Judged(VerdictText.write(verdict)));
+        return ledger.append(battery.id(), List.of(line)).get(0);
     }
 
-    /** The readings as a ledger line keeps them, so that readings changed behind its back show. */
-    static ObjectNode readings(Round round) {
-        ObjectNode node = Payload.object();
-        node.put("state", round.state().name());
-        if (round.temperature() != null) {
-            node.put("celsiusTenths", round.temperature().tenths());
-        }
-        ArrayNode cells = node.putArray("cells");
-        round.readings().forEach(r -> cells.add(ReadingText.write(r)));
-        return node;
+    /** With the readings, so that readings changed behind its back show. */
+    private static NewEntry line(Round round, long personId) {
+        LedgerPayload read = new LedgerPayload.RoundRead(round.state(), round.temperature(), round.readings());
+        return NewEntry.of(EntryKind.ROUND, round.takenAt(), personId, BigDecimal.valueOf(round.cellsRead()), "")
+                .with(read);
     }
 }

@@ -5,18 +5,18 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.db.Payload;
 import org.ostendum.app.ledger.LedgerEntry;
+import org.ostendum.app.ledger.LedgerPayload;
 import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.Volts;
-import tools.jackson.databind.JsonNode;
 
 /** Rounds as the lines of a battery's ledger tell them, with all that later lines have put right. */
 final class RoundsTold {
@@ -32,11 +32,12 @@ final class RoundsTold {
         private @Nullable Celsius temperature;
         private final Map<Integer, CellReading> cells = new TreeMap<>();
 
-        Told(LedgerEntry line, JsonNode payload) {
+        Told(LedgerEntry line) {
+            LedgerPayload.RoundRead read = line.told(LedgerPayload.RoundRead.class);
             takenAt = line.happenedAt();
-            state = state(payload);
-            temperature = temperature(payload);
-            payload.path("cells").forEach(cell -> put(ReadingText.read(cell)));
+            state = Objects.requireNonNull(read.state());
+            temperature = read.temperature();
+            read.readings().forEach(this::put);
         }
 
         void put(CellReading reading) {
@@ -61,53 +62,57 @@ final class RoundsTold {
     }
 
     private void take(LedgerEntry line) {
-        JsonNode payload = Payload.read(line.payload());
         if (line.kind() == EntryKind.ROUND) {
-            byEntry.put(line.id(), new Told(line, payload));
+            byEntry.put(line.id(), new Told(line));
             entryOfSeq.put(line.seq(), line.id());
         } else if (line.kind() == EntryKind.CORRECTION && entryOfSeq.containsKey(line.correctsSeq())) {
-            correct(entryOfSeq.get(line.correctsSeq()), payload);
-        } else if (payload.has("millivolts")) {
-            roundOf(payload).ifPresent(round -> putVolts(round, payload.path("millivolts")));
+            correct(entryOfSeq.get(line.correctsSeq()), line);
+        } else if (line.kind() == EntryKind.VOLTAGE) {
+            putVolts(line.told(LedgerPayload.RoundVolts.class));
         }
     }
 
-    private void correct(@Nullable Long entry, JsonNode payload) {
+    private void correct(@Nullable Long entry, LedgerEntry correction) {
         Told round = entry == null ? null : byEntry.get(entry);
-        JsonNode is = payload.path("is");
-        if (payload.has("takenBack")) {
+        if (correction.told(LedgerPayload.TakenBack.class).takenBack() != null) {
             byEntry.remove(entry);
-        } else if (round != null && is.has("state")) {
-            round.state = state(is);
-            round.temperature = temperature(is);
         } else if (round != null) {
-            round.put(ReadingText.read(is));
+            correct(round, correction);
+        }
+    }
+
+    private static void correct(Told round, LedgerEntry correction) {
+        LedgerPayload.RoundCorrected whole = correction.told(LedgerPayload.RoundCorrected.class);
+        if (whole.isAboutRound()) {
+            LedgerPayload.RoundHead is = Objects.requireNonNull(whole.is());
+            round.state = Objects.requireNonNull(is.state());
+            round.temperature = is.temperature();
+        } else {
+            round.put(Objects.requireNonNull(
+                    correction.told(LedgerPayload.CellCorrected.class).is()));
+        }
+    }
+
+    private void putVolts(LedgerPayload.RoundVolts read) {
+        Map<Integer, Volts> byCell = read.millivolts();
+        if (byCell != null) {
+            roundOf(read).ifPresent(round -> putVolts(round, byCell));
         }
     }
 
     /** Lines of before this was kept told it of the newest round. */
-    private Optional<Told> roundOf(JsonNode payload) {
-        return payload.has("round")
-                ? Optional.ofNullable(byEntry.get(payload.path("round").asLong()))
+    private Optional<Told> roundOf(LedgerPayload.RoundVolts read) {
+        return read.round() != null
+                ? Optional.ofNullable(byEntry.get(read.round()))
                 : byEntry.values().stream().max(Comparator.comparing(told -> told.takenAt));
     }
 
-    private static void putVolts(Told round, JsonNode millivolts) {
-        millivolts.properties().forEach(cell -> {
-            CellReading was = round.cells.get(Integer.parseInt(cell.getKey()));
+    private static void putVolts(Told round, Map<Integer, Volts> millivolts) {
+        millivolts.forEach((cell, volts) -> {
+            CellReading was = round.cells.get(cell);
             if (was != null) {
-                round.put(Corrections.withVolts(was, new Volts(cell.getValue().asInt())));
+                round.put(Corrections.withVolts(was, volts));
             }
         });
-    }
-
-    private static RoundState state(JsonNode node) {
-        return RoundState.valueOf(node.path("state").asString());
-    }
-
-    private static @Nullable Celsius temperature(JsonNode node) {
-        return node.has("celsiusTenths")
-                ? new Celsius(node.path("celsiusTenths").asInt())
-                : null;
     }
 }

@@ -1,11 +1,11 @@
 package org.ostendum.app.state;
 
-import com.fasterxml.jackson.annotation.JsonAutoDetect.Visibility;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.db.Payload;
+import org.ostendum.app.db.RecordJson;
 import org.ostendum.app.ledger.VerdictText;
 import org.ostendum.core.state.FindingLife;
 import org.ostendum.core.state.Findings;
@@ -19,12 +19,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** A snapshot as JSON, to be read back to an equal one. Facts are records all through; only their components are written. */
 public final class SnapshotText {
-    private static final JsonMapper JSON = JsonMapper.builder()
-            .changeDefaultVisibility(v -> v.withGetterVisibility(Visibility.NONE)
-                    .withIsGetterVisibility(Visibility.NONE)
-                    .withFieldVisibility(Visibility.ANY)
-                    .withCreatorVisibility(Visibility.ANY))
-            .build();
+    private static final JsonMapper JSON = RecordJson.builder().build();
 
     private SnapshotText() {}
 

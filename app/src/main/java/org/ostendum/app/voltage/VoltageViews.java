@@ -7,8 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.db.Payload;
 import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.ledger.LedgerPayload;
 import org.ostendum.app.ledger.NewEntry;
 import org.ostendum.app.state.BatteryRecord;
 import org.ostendum.app.state.BatteryStates;
@@ -17,6 +17,7 @@ import org.ostendum.app.state.Corrections;
 import org.ostendum.app.state.Rounds;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.event.EntryKind;
+import org.ostendum.core.judge.Evidence;
 import org.ostendum.core.judge.Finding;
 import org.ostendum.core.judge.Gravities;
 import org.ostendum.core.people.Person;
@@ -71,9 +72,9 @@ class VoltageViews {
         VoltageCase asked = caseOf(battery, round);
         List<Finding> findings = VoltageJudge.judge(asked);
         List<Integer> suspects = findings.stream()
-                .flatMap(f -> f.evidence().stream())
-                .filter(e -> e.name().equals("place"))
-                .map(e -> (Integer) e.value())
+                .map(Finding::evidence)
+                .filter(Evidence.AtPlace.class::isInstance)
+                .map(evidence -> ((Evidence.AtPlace) evidence).place())
                 .toList();
         Integer percent = round.load() == Load.REST && !round.byPlace().isEmpty()
                 ? (Integer) VoltageJudge.charge(asked).percent()
@@ -125,19 +126,21 @@ class VoltageViews {
     public void keep(Battery battery, Load load, Map<Integer, Volts> byPlace, Person person, Words words) {
         VoltageRound round = new VoltageRound(words.now(), load, new HashMap<>(byPlace));
         List<Finding> findings = VoltageJudge.judge(caseOf(battery, round));
-        var payload = Payload.object().put("load", load.name()).put("read", byPlace.size());
-        if (load == Load.REST) {
-            payload.put(
-                    "restMillivoltsPerCell",
-                    VoltageJudge.median(round, battery.type().model()));
-        }
-        var held = payload.putArray("held");
-        findings.forEach(f -> held.add(words.say(f.sentence())));
+        @Nullable
+        Volts rest = load == Load.REST
+                ? new Volts(VoltageJudge.median(round, battery.type().model()))
+                : null;
+        List<String> held = findings.stream().map(f -> words.say(f.sentence())).toList();
         long line = batteryRecord
                 .record(
                         battery,
-                        List.of(new NewEntry(
-                                EntryKind.VOLTAGE, words.now(), person.id(), null, null, null, payload.toString())))
+                        List.of(NewEntry.keeping(
+                                EntryKind.VOLTAGE,
+                                words.now(),
+                                person.id(),
+                                new LedgerPayload.Voltages(load.name(), byPlace.size()),
+                                new LedgerPayload.RestVoltage(rest),
+                                new LedgerPayload.HeldAgainst(held))))
                 .get(0);
         voltages.keep(line, byPlace);
     }

@@ -1,13 +1,13 @@
 package org.ostendum.app.wiring;
 
-import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.db.Payload;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.ledger.LedgerEntry;
+import org.ostendum.app.ledger.LedgerPayload;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.life.BlockChoice;
@@ -16,15 +16,10 @@ import org.ostendum.core.life.Prices;
 import org.ostendum.core.state.BatteryState;
 import org.ostendum.core.wiring.Pack;
 import org.springframework.stereotype.Component;
-import tools.jackson.databind.JsonNode;
 
 /** Blocks of a pack with a cell beyond anything but renewal, and what each way out costs. */
 @Component
 class BadBlocks {
-    /** What a line keeps of a way out that was taken. */
-    static final String WAY = "way";
-
-    static final String BLOCKS = "blocks";
     private static final int LOOKED_BACK = 2_000;
 
     private final BatteryStates batteryStates;
@@ -46,7 +41,8 @@ class BadBlocks {
         public String keptAs() {
             return kept == null
                     ? ""
-                    : Payload.read(kept.payload()).path("remark").asString();
+                    : Objects.requireNonNullElse(
+                            kept.told(LedgerPayload.Remark.class).remark(), "");
         }
 
         /** @return the way that costs least a cycle; null where that cannot be said */
@@ -79,14 +75,12 @@ class BadBlocks {
     private @Nullable LedgerEntry kept(Battery battery, List<Integer> blocks) {
         return ledger.ofBattery(battery.id(), null, LOOKED_BACK).stream()
                 .filter(entry -> entry.kind() == EntryKind.NOTE && entry.correctedBySeq() == null)
-                .filter(entry -> isFor(Payload.read(entry.payload()), blocks))
+                .filter(entry -> isFor(entry.told(LedgerPayload.WayOut.class), blocks))
                 .findFirst()
                 .orElse(null);
     }
 
-    private static boolean isFor(JsonNode payload, List<Integer> blocks) {
-        List<Integer> chosen = new ArrayList<>();
-        payload.path(BLOCKS).forEach(block -> chosen.add(block.asInt()));
-        return payload.has(WAY) && chosen.equals(blocks);
+    private static boolean isFor(LedgerPayload.WayOut taken, List<Integer> blocks) {
+        return taken.way() != null && blocks.equals(taken.blocks());
     }
 }

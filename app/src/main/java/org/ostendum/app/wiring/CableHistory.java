@@ -1,16 +1,16 @@
 package org.ostendum.app.wiring;
 
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.db.Payload;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.Ledger;
 import org.ostendum.app.ledger.LedgerEntry;
+import org.ostendum.app.ledger.LedgerPayload;
 import org.ostendum.core.event.EntryKind;
 import org.springframework.stereotype.Component;
-import tools.jackson.databind.JsonNode;
 
 /** What was done to the cables of a pack, as its ledger tells it: how they came off, which were renewed, what that cost. */
 @Component
@@ -38,29 +38,31 @@ class CableHistory {
     List<Work> of(Battery battery) {
         return ledger.ofBattery(battery.id(), null, LOOKED_BACK).stream()
                 .filter(entry -> entry.kind() == EntryKind.JOB)
-                .map(entry -> new Told(entry, Payload.read(entry.payload())))
-                .filter(told ->
-                        PackSteps.isOfPack(told.payload().path("procedure").asString("")))
+                .filter(CableHistory::isOfPack)
                 .map(CableHistory::work)
                 .toList();
     }
 
-    private record Told(LedgerEntry entry, JsonNode payload) {}
+    private static boolean isOfPack(LedgerEntry line) {
+        return PackSteps.isOfPack(
+                Objects.requireNonNullElse(line.told(LedgerPayload.OfJob.class).procedure(), ""));
+    }
 
-    private static Work work(Told line) {
-        List<Said> told = new ArrayList<>();
-        for (JsonNode step : line.payload().path("steps")) {
-            @Nullable String cable = PackSteps.cable(step.path("id").asString(""));
-            String said = PackSteps.told(step.path("value").asString(""));
-            if (cable != null && !said.isEmpty()) {
-                told.add(new Said(cable, said));
-            }
-        }
+    private static Work work(LedgerEntry line) {
+        LedgerPayload.JobDone done = line.told(LedgerPayload.JobDone.class);
         return new Work(
-                line.entry().happenedAt(),
-                line.payload().path("title").asString(""),
-                told,
-                line.payload().has("cost") ? line.payload().path("cost").asDouble() : null,
-                line.entry().person());
+                line.happenedAt(),
+                Objects.requireNonNullElse(done.title(), ""),
+                line.told(LedgerPayload.JobCourse.class).stepsDone().stream()
+                        .flatMap(step -> said(step).stream())
+                        .toList(),
+                done.cost() == null ? null : (Double) done.cost().doubleValue(),
+                line.person());
+    }
+
+    private static Optional<Said> said(LedgerPayload.StepDone step) {
+        @Nullable String cable = PackSteps.cable(Objects.requireNonNullElse(step.id(), ""));
+        String found = PackSteps.told(Objects.requireNonNullElse(step.value(), ""));
+        return cable == null || found.isEmpty() ? Optional.empty() : Optional.of(new Said(cable, found));
     }
 }

@@ -2,9 +2,9 @@ package org.ostendum.app.wiring;
 
 import java.util.List;
 import java.util.stream.Collectors;
-import org.ostendum.app.db.Payload;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Packs;
+import org.ostendum.app.ledger.LedgerPayload;
 import org.ostendum.app.ledger.NewEntry;
 import org.ostendum.app.state.BatteryRecord;
 import org.ostendum.app.words.Words;
@@ -15,7 +15,6 @@ import org.ostendum.core.people.Person;
 import org.ostendum.core.wiring.Tap;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.node.ObjectNode;
 
 /** What is changed at a pack or its drawing, with a line in its history. */
 @Service
@@ -56,10 +55,8 @@ class PackChanges {
     @Transactional
     public void choose(Battery battery, List<Integer> blocks, BlockWay way, String reason, Person by, Words words) {
         String told = words.text("pack.bad.kept." + way, numbers(blocks)) + (reason.isEmpty() ? "" : " " + reason);
-        ObjectNode payload = Payload.object().put("remark", told).put(BadBlocks.WAY, way.name());
-        blocks.forEach(payload.putArray(BadBlocks.BLOCKS)::add);
         NewEntry line = NewEntry.of(EntryKind.NOTE, words.now(), by.id(), null, told);
-        record.record(battery, List.of(line.with(payload.toString())));
+        record.record(battery, List.of(line.with(new LedgerPayload.WayOut(way, blocks))));
     }
 
     private static String numbers(List<Integer> blocks) {

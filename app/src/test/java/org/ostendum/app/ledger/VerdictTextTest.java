@@ -50,7 +50,8 @@ class VerdictTextTest {
                 sentence,
                 Message.of("why"),
                 List.of(new RuleUse(RuleKey.CELL_BELOW_MEDIAN, new BigDecimal("50"))),
-                List.of(new Evidence("belowMedian", new GravityDifference(710))),
+                new Evidence.BelowMedian(
+                        new CorrectedGravity(11933), new CorrectedGravity(12643), new GravityDifference(710), null),
                 NextStep.REPAIR_CELL,
                 new Forecast(day, day.minusDays(9), null),
                 0.93);

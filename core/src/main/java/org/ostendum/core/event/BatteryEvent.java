@@ -86,7 +86,12 @@ public sealed interface BatteryEvent {
         /** Until the plates were just covered, before a charge. */
         COVERED,
         /** Nobody has said. */
-        UNSTATED
+        UNSTATED;
+
+        /** As the line of the watering keeps it. */
+        public String word() {
+            return name().toLowerCase(Locale.ROOT);
+        }
     }
 
     /**

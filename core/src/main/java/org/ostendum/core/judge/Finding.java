@@ -26,13 +26,12 @@ public record Finding(
         Message sentence,
         Message why,
         List<RuleUse> rules,
-        List<Evidence> evidence,
+        Evidence evidence,
         NextStep next,
         @Nullable Forecast forecast,
         double confidence) {
 
     public Finding {
         rules = List.copyOf(rules);
-        evidence = List.copyOf(evidence);
     }
 }

@@ -4,7 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import org.ostendum.core.defect.DefectKind;
 import org.ostendum.core.judge.Cells;
-import org.ostendum.core.judge.Evidence;
+import org.ostendum.core.judge.Figure;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.measure.Answer;
 import org.ostendum.core.procedure.Situation.Subject;
@@ -24,7 +24,7 @@ final class BatteryGates {
                         Message.of("gate.UNDAMAGED.shut", battery.code()),
                         Message.of("gate.UNDAMAGED.remedy"),
                         "spill",
-                        new Evidence("defect", DefectKind.DAMAGED_CASE.word()))
+                        new Figure("defect", DefectKind.DAMAGED_CASE.word()))
                 : GateOutcome.OPEN;
     }
 
@@ -45,7 +45,7 @@ final class BatteryGates {
                         Message.of("gate.COMMISSIONED.shut." + stage, battery.code()),
                         Message.of("gate.COMMISSIONED.remedy." + stage),
                         stage == Stage.DRY ? "commission-dry" : null,
-                        new Evidence("stage", stage.word()));
+                        new Figure("stage", stage.word()));
     }
 
     /** What has left the site keeps its past and takes nothing more. */
@@ -56,7 +56,7 @@ final class BatteryGates {
                         Message.of("gate.NOT_RETIRED.shut", battery.code()),
                         Message.of("gate.NOT_RETIRED.remedy"),
                         null,
-                        new Evidence("stage", Stage.RETIRED.word()));
+                        new Figure("stage", Stage.RETIRED.word()));
     }
 
     static GateOutcome notHeld(Subject battery) {
@@ -67,7 +67,7 @@ final class BatteryGates {
                         Message.of("gate.NOT_HELD.shut", battery.code(), reason),
                         Message.of("gate.NOT_HELD.remedy"),
                         null,
-                        new Evidence("stage", Stage.HELD.word()));
+                        new Figure("stage", Stage.HELD.word()));
     }
 
     /** A battery of one cell less is of another voltage: only a lead lets it go to work so. */
@@ -84,7 +84,7 @@ final class BatteryGates {
                                 battery.state().bridged().values().iterator().next()),
                         Message.of("gate.ALL_CELLS.remedy"),
                         "cell-repair",
-                        new Evidence("bridged", bridged.get(0)));
+                        new Figure("bridged", bridged.get(0)));
     }
 
     /** Emptied to its cut-off it would sulfate where it stands. */
@@ -94,7 +94,7 @@ final class BatteryGates {
                         Message.of("gate.RECHARGED.shut", battery.code()),
                         Message.of("gate.RECHARGED.remedy"),
                         "charge",
-                        new Evidence("rechargeDue", true))
+                        new Figure("rechargeDue", true))
                 : GateOutcome.OPEN;
     }
 
@@ -105,7 +105,7 @@ final class BatteryGates {
                         Message.of("gate.NOT_STORED.shut", battery.code()),
                         Message.of("gate.NOT_STORED.remedy"),
                         "wake-up",
-                        new Evidence("stage", Stage.STORED.word()));
+                        new Figure("stage", Stage.STORED.word()));
     }
 
     static GateOutcome kitOff(Subject battery) {
@@ -116,7 +116,7 @@ final class BatteryGates {
                         Message.of("gate.KIT_OFF.shut", battery.code(), on),
                         Message.of("gate.KIT_OFF.remedy"),
                         "kit-off",
-                        new Evidence("kitOn", on));
+                        new Figure("kitOn", on));
     }
 
     static GateOutcome signed(Subject battery) {
@@ -127,7 +127,7 @@ final class BatteryGates {
                         Message.of("gate.SIGNED.shut", battery.code(), since),
                         Message.of("gate.SIGNED.remedy"),
                         null,
-                        new Evidence("unsignedSince", since));
+                        new Figure("unsignedSince", since));
     }
 
     static GateOutcome notInHand(Subject battery) {
@@ -138,7 +138,7 @@ final class BatteryGates {
                         Message.of("gate.NOT_IN_HAND.shut", battery.code(), job),
                         Message.of("gate.NOT_IN_HAND.remedy"),
                         null,
-                        new Evidence("inHand", job));
+                        new Figure("inHand", job));
     }
 
     static GateOutcome soundForCharge(Subject battery) {
@@ -166,7 +166,7 @@ final class BatteryGates {
                         Message.of("gate." + gate + ".shut", battery.code(), d.kind(), d.since()),
                         Message.of("gate." + gate + ".remedy"),
                         d.kind().fixedBy().stream().findFirst().orElse(null),
-                        new Evidence("defect", d.kind().word())))
+                        new Figure("defect", d.kind().word())))
                 .orElse(GateOutcome.OPEN);
     }
 
@@ -179,7 +179,7 @@ final class BatteryGates {
                         f.sentence(),
                         Message.of("gate.NO_STOP_FINDING.remedy"),
                         null,
-                        new Evidence("finding", f.code().code())))
+                        new Figure("finding", f.code().code())))
                 .orElse(GateOutcome.OPEN);
     }
 
@@ -196,7 +196,7 @@ final class BatteryGates {
                         Message.of("gate.PLATES_COVERED.shut", battery.code(), new Cells(state.barePlates())),
                         Message.of("gate.PLATES_COVERED.remedy"),
                         "cover-plates",
-                        new Evidence("barePlates", new Cells(state.barePlates())));
+                        new Figure("barePlates", new Cells(state.barePlates())));
             case UNKNOWN -> new GateOutcome.Unknown(Message.of("gate.PLATES_COVERED.unknown", battery.code()));
         };
     }
@@ -210,7 +210,7 @@ final class BatteryGates {
                         Message.of("gate.NOT_OVER_MARK.shut", battery.code(), new Cells(over)),
                         Message.of("gate.NOT_OVER_MARK.remedy"),
                         "draw-off",
-                        new Evidence("overMark", new Cells(over)));
+                        new Figure("overMark", new Cells(over)));
     }
 
     static GateOutcome of(Answer answer, GateOutcome shut, Message look) {

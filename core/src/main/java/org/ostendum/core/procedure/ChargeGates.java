@@ -4,7 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.electrolyte.FreezingPoint;
-import org.ostendum.core.judge.Evidence;
+import org.ostendum.core.judge.Figure;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.measure.Answer;
 import org.ostendum.core.procedure.Situation.Subject;
@@ -31,7 +31,7 @@ final class ChargeGates {
                         Message.of("gate.NOT_CHARGING.shut", battery.code(), running.since()),
                         Message.of("gate.NOT_CHARGING.remedy"),
                         "finish-charge",
-                        new Evidence("chargeStart", running.since()));
+                        new Figure("chargeStart", running.since()));
     }
 
     /** A cell gasses on for hours after a charge; a spark at it bursts it. */
@@ -52,7 +52,7 @@ final class ChargeGates {
                         Message.of("gate.AIRED.shut", battery.code(), ended, (int) Math.max(1, left.toMinutes())),
                         Message.of("gate.AIRED.remedy"),
                         null,
-                        new Evidence("chargeEnd", ended));
+                        new Figure("chargeEnd", ended));
     }
 
     /** The level rises while charging: full before means overflow after. Bare plates are the exception, by their own job. */
@@ -81,7 +81,7 @@ final class ChargeGates {
                     Message.of("gate." + gate + ".charging", battery.code(), running.since()),
                     Message.of("gate.NOT_CHARGING.remedy"),
                     "finish-charge",
-                    new Evidence("chargeStart", running.since()));
+                    new Figure("chargeStart", running.since()));
         }
         Instant since = state.full().since();
         Instant ended = state.charging().chargeEnded();
@@ -92,7 +92,7 @@ final class ChargeGates {
                         : Message.of("gate." + gate + (endedEarly ? ".early" : ".shut"), battery.code(), since),
                 Message.of("gate." + gate + ".remedy"),
                 opens,
-                new Evidence("full", state.full().value().name()));
+                new Figure("full", state.full().value().name()));
     }
 
     /** Water thins the sample: what is due to be read is read before it. */
@@ -110,7 +110,7 @@ final class ChargeGates {
                                 : Message.of("gate.READINGS_FIRST.shut", battery.code(), read),
                         Message.of("gate.READINGS_FIRST.remedy"),
                         "round",
-                        new Evidence("roundDue", true))
+                        new Figure("roundDue", true))
                 : GateOutcome.OPEN;
     }
 
@@ -128,7 +128,7 @@ final class ChargeGates {
                         Message.of("gate.MIXED_BEFORE_ROUND.shut", battery.code(), water),
                         Message.of("gate.MIXED_BEFORE_ROUND.remedy", wanted),
                         "charge",
-                        new Evidence("water", water)),
+                        new Figure("water", water)),
                 Message.of("gate.MIXED_BEFORE_ROUND.unknown", battery.code(), water));
     }
 
@@ -144,7 +144,7 @@ final class ChargeGates {
                         Message.of("gate.NOT_HOT.shut", battery.code(), heat == null ? most : heat.celsius(), most),
                         Message.of("gate.NOT_HOT.remedy", most),
                         null,
-                        new Evidence("temperature", heat == null ? most : heat.celsius()));
+                        new Figure("temperature", heat == null ? most : heat.celsius()));
         };
     }
 
@@ -165,8 +165,8 @@ final class ChargeGates {
                         Message.of("gate.NOT_FROZEN.shut", battery.code(), heat.celsius(), gravity, freezing),
                         Message.of("gate.NOT_FROZEN.remedy"),
                         null,
-                        new Evidence("temperature", heat.celsius()),
-                        new Evidence("gravity", gravity)))
+                        new Figure("temperature", heat.celsius()),
+                        new Figure("gravity", gravity)))
                 .orElse(GateOutcome.OPEN);
     }
 
@@ -186,7 +186,7 @@ final class ChargeGates {
                                 charge.percent().percent()),
                         Message.of("gate.CHARGED.remedy"),
                         "charge",
-                        new Evidence("percent", charge.percent().percent()))
+                        new Figure("percent", charge.percent().percent()))
                 : new GateOutcome.Unknown(Message.of("gate.CHARGED.unknown", battery.code()));
     }
 
@@ -200,6 +200,6 @@ final class ChargeGates {
                                 Math.ceil(state.coolingLeft().toMinutes() / 60.0)),
                         Message.of("gate.COOLED.remedy"),
                         null,
-                        new Evidence("coolingUntil", until));
+                        new Figure("coolingUntil", until));
     }
 }

@@ -2,7 +2,7 @@ package org.ostendum.core.procedure;
 
 import java.util.List;
 import org.ostendum.core.charger.Mismatch;
-import org.ostendum.core.judge.Evidence;
+import org.ostendum.core.judge.Figure;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.rulebook.Severity;
 
@@ -38,7 +38,7 @@ final class ChargerGates {
                         m.sentence(),
                         Message.of(remedy),
                         m.kind() == Mismatch.Kind.LOCKOUT ? "recover" : null,
-                        new Evidence("misfit", m.kind().name())))
+                        new Figure("misfit", m.kind().name())))
                 .orElse(GateOutcome.OPEN);
     }
 }

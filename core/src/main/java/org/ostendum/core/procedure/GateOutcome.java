@@ -2,7 +2,7 @@ package org.ostendum.core.procedure;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.judge.Evidence;
+import org.ostendum.core.judge.Figure;
 import org.ostendum.core.judge.Message;
 
 /** What a gate says. */
@@ -18,7 +18,7 @@ public sealed interface GateOutcome {
      * @param opensBy the procedure that does; null where none does
      * @param evidence what it rests on
      */
-    record Shut(Message why, Message remedy, @Nullable String opensBy, List<Evidence> evidence) implements GateOutcome {
+    record Shut(Message why, Message remedy, @Nullable String opensBy, List<Figure> evidence) implements GateOutcome {
         public Shut {
             evidence = List.copyOf(evidence);
         }
@@ -29,7 +29,7 @@ public sealed interface GateOutcome {
 
     GateOutcome OPEN = new Open();
 
-    static GateOutcome shut(Message why, Message remedy, @Nullable String opensBy, Evidence... evidence) {
+    static GateOutcome shut(Message why, Message remedy, @Nullable String opensBy, Figure... evidence) {
         return new Shut(why, remedy, opensBy, List.of(evidence));
     }
 }

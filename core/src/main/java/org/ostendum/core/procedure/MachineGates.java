@@ -1,7 +1,7 @@
 package org.ostendum.core.procedure;
 
 import org.ostendum.core.battery.CaseSize;
-import org.ostendum.core.judge.Evidence;
+import org.ostendum.core.judge.Figure;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.procedure.Situation.Subject;
 import org.ostendum.core.procedure.Situation.Target;
@@ -28,7 +28,7 @@ final class MachineGates {
                     Message.of("gate.RIGHT_VOLTAGE.shut", battery.code(), volts, into.machine(), into.volts()),
                     Message.of("gate.RIGHT_VOLTAGE.remedy"),
                     null,
-                    new Evidence("volts", volts));
+                    new Figure("volts", volts));
         }
         boolean otherConnector = !into.connector().isEmpty()
                 && !battery.connector().isEmpty()
@@ -43,7 +43,7 @@ final class MachineGates {
                                 into.connector()),
                         Message.of("gate.RIGHT_VOLTAGE.remedy"),
                         null,
-                        new Evidence("connector", battery.connector()))
+                        new Figure("connector", battery.connector()))
                 : GateOutcome.OPEN;
     }
 
@@ -73,7 +73,7 @@ final class MachineGates {
                         into.plate().toKg()),
                 Message.of("gate.RIGHT_WEIGHT.remedy"),
                 null,
-                new Evidence("weightKg", battery.weightKg()));
+                new Figure("weightKg", battery.weightKg()));
     }
 
     /** A heavy battery that slides breaks its cables, and throws the truck about in a bend. What nobody has measured is looked at. */
@@ -99,7 +99,7 @@ final class MachineGates {
                         size.play(bay)),
                 Message.of("gate.RIGHT_SIZE.remedy." + how),
                 null,
-                new Evidence("size", size.text()));
+                new Figure("size", size.text()));
     }
 
     /** One machine holds one battery. */
@@ -118,6 +118,6 @@ final class MachineGates {
                         into.holds()),
                 Message.of("gate.MACHINE_FREE.remedy"),
                 null,
-                new Evidence("holds", into.holds()));
+                new Figure("holds", into.holds()));
     }
 }

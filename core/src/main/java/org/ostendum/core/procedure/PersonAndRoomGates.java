@@ -4,7 +4,7 @@ import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import org.ostendum.core.judge.Evidence;
+import org.ostendum.core.judge.Figure;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.safety.StationCheck;
 import org.ostendum.core.safety.StationState;
@@ -27,7 +27,7 @@ final class PersonAndRoomGates {
                 why,
                 Message.of("gate.TRAINED.remedy"),
                 null,
-                new Evidence("training", situation.needed().name()));
+                new Figure("training", situation.needed().name()));
     }
 
     /** No cap comes off while help for eyes and skin is not known to work. */
@@ -38,7 +38,7 @@ final class PersonAndRoomGates {
                     Message.of("gate.STATION_READY.none", StationCheck.EYEWASH_FLUSH),
                     Message.of("gate.STATION_READY.remedy"),
                     "station-check",
-                    new Evidence("station", StationCheck.EYEWASH_FLUSH.name()));
+                    new Figure("station", StationCheck.EYEWASH_FLUSH.name()));
         }
         Optional<StationState> worst = situation.stations().stream()
                 .filter(s -> s.check().isNeededBeforeCaps())
@@ -52,8 +52,8 @@ final class PersonAndRoomGates {
                 Message.of("gate.STATION_READY." + standing, worst.get().check()),
                 Message.of("gate.STATION_READY.remedy"),
                 "station-check",
-                new Evidence("station", worst.get().check().name()),
-                new Evidence("standing", standing.name()));
+                new Figure("station", worst.get().check().name()),
+                new Figure("standing", standing.name()));
     }
 
     /** Gassing cells want air: 29 CFR 1910.178(g), IEC 62485-3. */
@@ -66,7 +66,7 @@ final class PersonAndRoomGates {
                         Message.of("gate.FAN_ON.off"),
                         Message.of("gate.FAN_ON.remedy"),
                         "station-check",
-                        new Evidence("station", s.check().name())))
+                        new Figure("station", s.check().name())))
                 .orElse(GateOutcome.OPEN);
     }
 
@@ -81,7 +81,7 @@ final class PersonAndRoomGates {
                         Message.of("gate.CHANGER_READY.shut"),
                         Message.of("gate.CHANGER_READY.remedy"),
                         "station-check",
-                        new Evidence("changers", changers.size()))
+                        new Figure("changers", changers.size()))
                 : GateOutcome.OPEN;
     }
 

@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
@@ -125,7 +126,7 @@ public final class VoltageJudge {
                 sentence,
                 why,
                 rule == null ? List.of() : List.of(asked.rules().use(rule)),
-                List.of(new Evidence("place", place), new Evidence("volts", volts(place))),
+                new Evidence.AtPlace(place, at(place)),
                 NextStep.TAKE_ROUND,
                 null,
                 confidence);
@@ -150,7 +151,7 @@ public final class VoltageJudge {
                 Message.of("finding.volts.disagree." + (apart > 0 ? "above" : "below"), Math.abs(apart)),
                 reason(apart > 0),
                 List.of(asked.rules().use(RuleKey.VOLTAGE_AGAINST_GRAVITY)),
-                List.of(new Evidence("gravity", gravity), new Evidence("millivoltsApart", apart)),
+                new Evidence.VoltsApart(gravity, apart),
                 NextStep.TAKE_ROUND,
                 null,
                 0.5));
@@ -184,7 +185,10 @@ public final class VoltageJudge {
     }
 
     private BigDecimal volts(int place) {
-        Volts volts = asked.round().byPlace().get(place);
-        return volts == null ? BigDecimal.ZERO : BigDecimal.valueOf(volts.millivolts(), 3);
+        return BigDecimal.valueOf(at(place).millivolts(), 3);
+    }
+
+    private Volts at(int place) {
+        return Objects.requireNonNull(asked.round().byPlace().get(place));
     }
 }

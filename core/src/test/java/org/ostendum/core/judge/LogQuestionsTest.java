@@ -69,8 +69,7 @@ class LogQuestionsTest {
             Finding finding = found(verdict, FindingCode.BATTERY_HOT).orElseThrow();
             assertThat(finding.severity()).isEqualTo(Severity.ACT);
             assertThat(finding.next()).isEqualTo(NextStep.COOL);
-            assertThat(finding.evidence())
-                    .contains(new Evidence("hottest", Celsius.of(Math.max(first, second))), new Evidence("times", 2));
+            assertThat(finding.evidence()).isEqualTo(new Evidence.HotOnCharge(Celsius.of(Math.max(first, second)), 2));
         }
     }
 
@@ -170,7 +169,9 @@ class LogQuestionsTest {
         if (worn) {
             Finding finding = found(verdict, FindingCode.BATTERY_WORN).orElseThrow();
             assertThat(finding.next()).isEqualTo(NextStep.TEST_CAPACITY);
-            assertThat(finding.evidence()).contains(new Evidence("ceilingAmpHours", (int) now));
+            assertThat(finding.evidence())
+                    .isInstanceOfSatisfying(Evidence.Ceiling.class, ceiling -> assertThat(ceiling.ceilingAmpHours())
+                            .isEqualTo((int) now));
         }
     }
 

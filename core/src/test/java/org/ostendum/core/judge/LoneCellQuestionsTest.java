@@ -110,7 +110,7 @@ class LoneCellQuestionsTest {
             Finding finding = found(verdict, FindingCode.CELL_WEAK).orElseThrow();
             assertThat(finding.next()).isEqualTo(NextStep.READ_CHARGE_VOLTS);
             assertThat(finding.evidence())
-                    .contains(new Evidence("millivoltsBelow", (int) Math.round(2120 - 1000 * volts)));
+                    .isEqualTo(new Evidence.BelowAtRest(Volts.of(volts), (int) Math.round(2120 - 1000 * volts)));
         }
     }
 

@@ -25,7 +25,7 @@ final class VerdictLine {
     }
 
     private static String evidence(Finding finding) {
-        return finding.evidence().stream()
+        return finding.evidence().figures().stream()
                 .map(e -> e.name() + "=" + value(e.value()))
                 .collect(Collectors.joining(" ", "{", "}"));
     }

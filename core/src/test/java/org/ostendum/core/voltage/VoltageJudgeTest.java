@@ -15,6 +15,7 @@ import org.ostendum.core.battery.CellKind;
 import org.ostendum.core.battery.Duty;
 import org.ostendum.core.battery.GravityMarks;
 import org.ostendum.core.battery.LayoutText;
+import org.ostendum.core.judge.Evidence;
 import org.ostendum.core.judge.Finding;
 import org.ostendum.core.judge.FindingCode;
 import org.ostendum.core.quantity.AmpHours;
@@ -72,7 +73,7 @@ class VoltageJudgeTest {
         if (found) {
             assertThat(findings.get(0).code()).isEqualTo(FindingCode.BLOCK_LOW);
             assertThat(findings.get(0).severity()).isEqualTo(Severity.ACT);
-            assertThat(findings.get(0).evidence().get(0).value()).isEqualTo(3);
+            assertThat(findings.get(0).evidence()).isEqualTo(new Evidence.AtPlace(3, Volts.of(volts)));
         }
     }
 

@@ -1,22 +1,18 @@
 package org.ostendum.core.judge.question;
 
-import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.List;
+import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
 import org.ostendum.core.judge.Case;
-import org.ostendum.core.judge.Evidence;
 import org.ostendum.core.judge.Message;
 
 /** What a finding about one low cell rests on, and how it is told. */
 final class CellEvidence {
     private CellEvidence() {}
 
-    static List<Evidence> of(Case battery, int cell, Evidence... gravities) {
-        List<Evidence> evidence = new ArrayList<>(Arrays.asList(gravities));
-        battery.chargeVolts()
-                .above(cell)
-                .ifPresent(mv -> evidence.add(new Evidence("millivoltsAboveOnCharge", (int) Math.round(mv))));
-        return evidence;
+    /** @return on charge, above the median of the cells; null where voltages were not read */
+    static @Nullable Integer millivoltsAbove(Case battery, int cell) {
+        OptionalDouble above = battery.chargeVolts().above(cell);
+        return above.isPresent() ? (Integer) (int) Math.round(above.getAsDouble()) : null;
     }
 
     /** The fall or the distance, then what tells its cause, or what would. */

@@ -45,7 +45,7 @@ public final class ColourOfSample implements Question {
                 Message.of("finding.colour." + colour.name(), cells),
                 Message.of("finding.colour.why"),
                 List.of(),
-                List.of(new Evidence("colour", colour.name())),
+                new Evidence.SeenColour(colour),
                 NextStep.TEST_CAPACITY,
                 null,
                 0.7);

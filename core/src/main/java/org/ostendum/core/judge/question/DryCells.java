@@ -54,7 +54,7 @@ public final class DryCells implements Question {
                 Message.of("finding.dry." + how, cells),
                 Message.of("finding.dry." + how + ".why"),
                 List.of(),
-                List.of(new Evidence("level", how)),
+                new Evidence.SeenLevel(how),
                 next,
                 null,
                 confidence);

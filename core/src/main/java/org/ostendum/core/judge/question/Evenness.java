@@ -78,7 +78,7 @@ public final class Evenness implements Question {
                         rest.highest(),
                         battery.rules().points(rule)),
                 List.of(battery.rules().use(rule)),
-                List.of(new Evidence("spread", rest.spread()), new Evidence("lowestCell", rest.lowestCell())),
+                new Evidence.Uneven(rest.spread(), rest.lowestCell()),
                 next,
                 null,
                 Confidence.UNEVEN);

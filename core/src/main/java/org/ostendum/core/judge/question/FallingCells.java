@@ -137,7 +137,7 @@ public final class FallingCells implements Question {
                         battery.rules().use(RuleKey.TREND_ERRORS),
                         battery.rules().use(RuleKey.TREND_HORIZON),
                         battery.rules().use(RuleKey.CHARGE_VOLTS_APART)),
-                CellEvidence.of(battery, cell, new Evidence("fallen", fell)),
+                new Evidence.Fallen(fell, CellEvidence.millivoltsAbove(battery, cell)),
                 cause == CellCause.UNKNOWN && hasVolts(battery, cell) ? NextStep.TAKE_ROUND : cause.next(),
                 forecast,
                 cause.confidence()));
@@ -158,7 +158,7 @@ public final class FallingCells implements Question {
                 List.of(
                         battery.rules().use(RuleKey.SCATTER_FACTOR),
                         battery.rules().use(RuleKey.TREND_LEAST_FALL)),
-                CellEvidence.of(battery, cell, new Evidence("dropped", dropped)),
+                new Evidence.Dropped(dropped, CellEvidence.millivoltsAbove(battery, cell)),
                 NextStep.TAKE_ROUND,
                 null,
                 CellCause.UNKNOWN.confidence()));

@@ -52,7 +52,7 @@ public final class FreezingRisk implements Question {
                 Message.of(how, temperature),
                 Message.of(how + ".why", lowest, point),
                 List.of(),
-                List.of(new Evidence("gravity", lowest), new Evidence("freezesAt", point)),
+                new Evidence.NearFreezing(lowest, point),
                 frozen ? NextStep.NONE : NextStep.CHARGE,
                 null,
                 0.9);

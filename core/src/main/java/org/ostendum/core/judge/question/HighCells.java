@@ -84,7 +84,7 @@ public final class HighCells implements Question {
                 Cells.of(cell),
                 Message.of(how, Cells.of(cell)),
                 Message.of(how + ".why", battery.gravities().of(cell), above),
-                new Evidence("aboveMedian", above),
+                new Evidence.AboveMedian(above),
                 Confidence.HIGH);
     }
 
@@ -94,7 +94,7 @@ public final class HighCells implements Question {
                 new Cells(List.of()),
                 Message.of("finding.high.all", median),
                 Message.of("finding.high.all.why", battery.model().marks().fullTo()),
-                new Evidence("median", median),
+                new Evidence.AllAbove(median),
                 Confidence.HIGH);
     }
 
@@ -107,7 +107,7 @@ public final class HighCells implements Question {
                 sentence,
                 why,
                 List.of(battery.rules().use(RuleKey.SPREAD_EQUALISE)),
-                List.of(evidence),
+                evidence,
                 NextStep.TAKE_ROUND,
                 null,
                 confidence);

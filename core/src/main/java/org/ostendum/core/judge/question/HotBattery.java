@@ -72,7 +72,7 @@ public final class HotBattery implements Question {
                 Message.of("finding.hot-now", warmest),
                 Message.of("finding.hot-now.why", warmest, battery.rules().celsius(rule)),
                 List.of(battery.rules().use(rule)),
-                List.of(new Evidence("warmest", warmest)),
+                new Evidence.HotNow(warmest),
                 NextStep.COOL,
                 null,
                 0.95);
@@ -87,7 +87,7 @@ public final class HotBattery implements Question {
                 Message.of("finding.hot", hottest),
                 Message.of("finding.hot.why", over.size(), battery.rules().celsius(rule)),
                 List.of(battery.rules().use(rule)),
-                List.of(new Evidence("hottest", hottest), new Evidence("times", over.size())),
+                new Evidence.HotOnCharge(hottest, over.size()),
                 NextStep.COOL,
                 null,
                 0.9);

@@ -51,7 +51,7 @@ public final class ImpossibleReadings implements Question {
                         battery.scatter().usual(),
                         battery.rules().value(RuleKey.SCATTER_FACTOR)),
                 List.of(battery.rules().use(RuleKey.SCATTER_FACTOR)),
-                List.of(new Evidence("usualScatter", battery.scatter().usual())),
+                new Evidence.OutOfScatter(battery.scatter().usual()),
                 NextStep.READ_AGAIN,
                 null,
                 0.9);

@@ -38,7 +38,7 @@ public final class OverfilledCells implements Question {
                 Message.of("finding.overfilled", over),
                 Message.of("finding.overfilled.why"),
                 List.of(),
-                List.of(new Evidence("level", "over")),
+                new Evidence.SeenLevel("over"),
                 NextStep.DRAW_OFF,
                 null,
                 0.9);

@@ -63,7 +63,7 @@ public final class RestVolts implements Question {
                 Message.of("finding.rest-volts", Cells.of(cell)),
                 Message.of("finding.rest-volts.why", volts, below),
                 List.of(battery.rules().use(RuleKey.REST_BELOW_MEDIAN)),
-                List.of(new Evidence("volts", volts), new Evidence("millivoltsBelow", below)),
+                new Evidence.BelowAtRest(volts, below),
                 NextStep.READ_CHARGE_VOLTS,
                 null,
                 0.7);

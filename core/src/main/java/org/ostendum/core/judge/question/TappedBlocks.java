@@ -131,7 +131,7 @@ public final class TappedBlocks implements Question {
                 Message.of("finding.tap", Collections.min(blocks), Collections.max(blocks)),
                 Message.of("finding.tap.why", fell, battery.rules().points(RuleKey.TAP_BELOW)),
                 List.of(battery.rules().use(RuleKey.TAP_BELOW)),
-                List.of(new Evidence("fallen", fell)),
+                new Evidence.Fallen(fell, null),
                 NextStep.MOVE_TAP,
                 null,
                 Confidence.TAP);

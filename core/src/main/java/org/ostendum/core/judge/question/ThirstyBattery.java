@@ -112,7 +112,7 @@ public final class ThirstyBattery implements Question {
                 Message.of(
                         "finding.thirsty.why", poured, expected, battery.rules().percent(RuleKey.THIRST)),
                 List.of(battery.rules().use(RuleKey.THIRST), battery.rules().use(RuleKey.RETURN_USUAL)),
-                List.of(new Evidence("pouredMillilitres", poured), new Evidence("expectedMillilitres", expected)),
+                new Evidence.Poured(poured, expected),
                 NextStep.CHECK_CHARGER,
                 null,
                 Confidence.THIRSTY);

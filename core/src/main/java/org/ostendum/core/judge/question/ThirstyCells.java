@@ -108,7 +108,7 @@ public final class ThirstyCells implements Question {
                 Message.of("finding.thirsty-cell", Cells.of(low.cell())),
                 why,
                 List.of(battery.rules().use(RuleKey.LOW_TIMES)),
-                List.of(new Evidence("timesLow", low.times()), new Evidence("rounds", low.rounds())),
+                new Evidence.OftenLow(low.times(), low.rounds()),
                 NextStep.WATER,
                 null,
                 confidence);

@@ -38,7 +38,7 @@ public final class UnreliableRound implements Question {
                 Message.of("finding.unreliable." + doubt.name()),
                 Message.of("finding.unreliable." + doubt.name() + ".why", rule.value()),
                 List.of(rule),
-                List.of(new Evidence("doubt", doubt.name())),
+                new Evidence.Doubted(doubt),
                 doubt == Doubt.AFTER_WATER ? NextStep.CHARGE : NextStep.READ_AGAIN,
                 null,
                 1);

@@ -87,12 +87,8 @@ public final class WeakCells implements Question {
                                 limit),
                         equalised),
                 List.of(battery.rules().use(RuleKey.CELL_BELOW_MEDIAN)),
-                CellEvidence.of(
-                        battery,
-                        cell,
-                        new Evidence("gravity", gravities.of(cell)),
-                        new Evidence("median", gravities.median()),
-                        new Evidence("belowMedian", below)),
+                new Evidence.BelowMedian(
+                        gravities.of(cell), gravities.median(), below, CellEvidence.millivoltsAbove(battery, cell)),
                 told ? cause.next() : equalised ? NextStep.REPAIR_CELL : NextStep.EQUALISE,
                 null,
                 told ? cause.confidence() : equalised ? Confidence.WEAK_AFTER_EQUALISE : Confidence.WEAK_AFTER_CHARGE);

@@ -80,7 +80,7 @@ public final class WornBattery implements Question {
                 Message.of("finding.worn", percent),
                 Message.of("finding.worn.why", ceiling, battery.rules().percent(RuleKey.WORN_BELOW)),
                 List.of(battery.rules().use(RuleKey.WORN_BELOW)),
-                List.of(new Evidence("ceilingAmpHours", ceiling), new Evidence("percentOfBeginning", percent)),
+                new Evidence.Ceiling(ceiling, percent),
                 NextStep.TEST_CAPACITY,
                 null,
                 Confidence.WORN);

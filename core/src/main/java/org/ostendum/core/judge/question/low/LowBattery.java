@@ -295,13 +295,11 @@ public final class LowBattery {
         return (int) Math.round(100 * returned.orElse(0));
     }
 
-    public List<Evidence> evidence() {
-        List<Evidence> evidence = new ArrayList<>();
-        evidence.add(new Evidence("median", battery.gravities().median()));
-        returned.ifPresent(ratio -> evidence.add(new Evidence("returnedPercent", (int) Math.round(100 * ratio))));
-        riseByEqualising()
-                .ifPresent(rise ->
-                        evidence.add(new Evidence("riseByEqualising", new GravityDifference((int) Math.round(rise)))));
-        return evidence;
+    public Evidence evidence() {
+        OptionalDouble rise = riseByEqualising();
+        return new Evidence.LowAsAWhole(
+                battery.gravities().median(),
+                returned.isPresent() ? (Integer) returnedPercent() : null,
+                rise.isPresent() ? new GravityDifference((int) Math.round(rise.getAsDouble())) : null);
     }
 }
