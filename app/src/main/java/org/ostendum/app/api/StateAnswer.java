@@ -144,9 +144,9 @@ record StateAnswer(
 
     private static List<FindingAnswer> findings(BatteryState state, Words words) {
         List<FindingAnswer> findings = new ArrayList<>();
-        @Nullable SharedShift shift = state.doubt();
         for (StandingFinding standing : state.findings()) {
-            @Nullable String doubt = shift != null && state.isDoubted(standing) ? words.shift(shift) : null;
+            SharedShift shift = state.doubt(standing);
+            @Nullable String doubt = shift == null ? null : words.shift(shift);
             List<Integer> cells = standing.finding().cells().numbers();
             if (cells.isEmpty()) {
                 findings.add(finding(standing, null, doubt, words));

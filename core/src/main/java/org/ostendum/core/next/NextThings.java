@@ -135,22 +135,16 @@ public final class NextThings {
             if (step == NextStep.NONE || step == NextStep.TAKE_ROUND || (isAboutLevels(finding) && !acted)) {
                 continue;
             }
-            boolean doubted = !acted && battery.isDoubted(finding);
-            if (doubted) {
-                hydrometer(finding.finding().severity());
+            SharedShift doubt = acted ? null : battery.doubt(finding);
+            Severity severity = finding.finding().severity();
+            if (doubt != null) {
+                // Where the whole room reads low, the hydrometer is compared before anything is done to its batteries.
+                add(NextStep.READ_AGAIN, severity, Message.of("next.hydrometer", (int) doubt.points()));
             }
             add(
                     step,
-                    doubted ? Severity.WATCH : finding.finding().severity(),
+                    doubt == null ? severity : Severity.WATCH,
                     acted ? Message.of("next.since." + step) : finding.finding().sentence());
-        }
-    }
-
-    /** Where the whole room reads low, the hydrometer is compared before anything is done to its batteries. */
-    private void hydrometer(Severity severity) {
-        SharedShift shift = battery.doubt();
-        if (shift != null) {
-            add(NextStep.READ_AGAIN, severity, Message.of("next.hydrometer", (int) shift.points()));
         }
     }
 

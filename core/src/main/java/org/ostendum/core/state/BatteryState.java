@@ -470,18 +470,19 @@ public final class BatteryState {
                 : said;
     }
 
-    /** @return whether a hydrometer that reads low of late, as the whole room does, would explain a finding better */
-    public boolean isDoubted(StandingFinding finding) {
+    /** @return how the batteries of its room have come to read lower together, where that explains a finding better; null otherwise */
+    public @Nullable SharedShift doubt(StandingFinding finding) {
         SharedShift shift = around.shift();
-        return shift != null
+        boolean isDoubted = shift != null
                 && SAID_OF_LOW_READINGS.contains(finding.finding().code())
                 && shift.isLower()
                 && shift.hasMoved(course());
+        return isDoubted ? shift : null;
     }
 
-    /** @return how the batteries of its room read lower together, where that casts doubt on what is worst; null otherwise */
+    /** The same of what is worst. */
     public @Nullable SharedShift doubt() {
-        return worst().filter(this::isDoubted).isPresent() ? around.shift() : null;
+        return worst().map(this::doubt).orElse(null);
     }
 
     public Optional<StandingFinding> worst() {

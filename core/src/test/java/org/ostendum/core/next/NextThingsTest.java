@@ -212,6 +212,27 @@ class NextThingsTest {
                 .allSatisfy(thing -> assertThat(thing.severity()).isEqualTo(Severity.WATCH));
     }
 
+    /** What is worst may be another thing; what the low readings say is doubted all the same, and not only made light of. */
+    @Test
+    void aDoubtedFindingBehindAnotherPutsTheHydrometerFirstAsWell() {
+        Told low = Told.nothing();
+        for (int round = 6; round >= 1; round--) {
+            int read = round > 3 ? 1285 : 1263;
+            int then = 24 * 14 * round;
+            low.worked(then + 12, 150)
+                    .charged(then + 2, 175)
+                    .read(then, RoundState.FULL_CHARGE, Level.RIGHT, read, read, read, read, read, read - 60);
+        }
+        SharedShift shift = SharedShift.of(Collections.nCopies(4, low.state().course()), Told.NOW)
+                .orElseThrow();
+        low.around(Surroundings.NOTHING.with(shift));
+        assertThat(low.state().findings()).hasSizeGreaterThan(1);
+        assertThat(low.state().doubt()).isNull();
+        assertThat(low.state().findings())
+                .anySatisfy(finding -> assertThat(low.state().doubt(finding)).isEqualTo(shift));
+        assertThat(steps(low)).contains(NextStep.READ_AGAIN);
+    }
+
     @Test
     void aBatteryThatReadsAsItDidIsNotDoubted() {
         SharedShift shift = new SharedShift(Told.hoursAgo(24 * 40), new GravityDifference(-220), 5, 6);
