@@ -8,6 +8,7 @@ import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import java.util.stream.LongStream;
 import org.ostendum.sim.week.Lead;
+import org.ostendum.sim.week.Obstacle;
 import org.ostendum.sim.week.Week;
 import org.ostendum.sim.week.WeekResult;
 
@@ -54,6 +55,10 @@ public final class WeeksBench {
     private static void lines(List<WeekResult> thumb, List<WeekResult> search, PrintStream out) {
         line("shifts", thumb, search, WeekResult::shifts, out);
         line("without a battery", thumb, search, WeekResult::unmet, out);
+        for (Obstacle obstacle : Obstacle.values()) {
+            String why = "  " + obstacle.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+            line(why, thumb, search, week -> week.stood().getOrDefault(obstacle, 0), out);
+        }
         line("batteries with bare plates", thumb, search, WeekResult::bare, out);
         line("minutes over the room's hydrogen", thumb, search, WeekResult::gasMinutes, out);
         line("minutes of people", thumb, search, WeekResult::handMinutes, out);

@@ -4,7 +4,9 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.gas.Gassing;
@@ -28,7 +30,7 @@ final class Tally {
     private int handMinutes;
     private int charges;
     private int shifts;
-    private int unmet;
+    private final Map<Obstacle, Integer> stood = new EnumMap<>(Obstacle.class);
 
     Tally(PlanProblem room) {
         this.room = room;
@@ -59,9 +61,12 @@ final class Tally {
         handMinutes += minutes;
     }
 
-    void shift(boolean met) {
+    /** @param obstacle why the machine stands; null where it works */
+    void shift(@Nullable Obstacle obstacle) {
         shifts++;
-        unmet += met ? 0 : 1;
+        if (obstacle != null) {
+            stood.merge(obstacle, 1, Integer::sum);
+        }
     }
 
     WeekResult result(Collection<LivedBattery> batteries) {
@@ -72,7 +77,7 @@ final class Tally {
                 .sum();
         return new WeekResult(
                 shifts,
-                unmet,
+                stood,
                 (int) batteries.stream().filter(battery -> battery.bare).count(),
                 gasMinutes,
                 handMinutes,

@@ -1,10 +1,12 @@
 package org.ostendum.sim.week;
 
+import java.util.Map;
+
 /**
  * What a week was like.
  *
  * @param shifts that began in it
- * @param unmet of them, those without a battery
+ * @param stood of them, those without a battery, by what stood in the way
  * @param bare batteries whose plates were bare at some time
  * @param gasMinutes with more hydrogen than the room bears
  * @param handMinutes of people: changes, plugging, care
@@ -15,11 +17,20 @@ package org.ostendum.sim.week;
  */
 public record WeekResult(
         int shifts,
-        int unmet,
+        Map<Obstacle, Integer> stood,
         int bare,
         int gasMinutes,
         int handMinutes,
         double energyCost,
         double mostKilowatts,
         double cycleSpread,
-        int charges) {}
+        int charges) {
+    public WeekResult {
+        stood = Map.copyOf(stood);
+    }
+
+    /** @return shifts without a battery */
+    public int unmet() {
+        return stood.values().stream().mapToInt(Integer::intValue).sum();
+    }
+}

@@ -31,6 +31,7 @@ final class WeekRun {
     private final Map<String, LivedBattery> batteries = new LinkedHashMap<>();
     private final Map<String, LivedBattery> onCharger = new LinkedHashMap<>();
     private final Map<String, String> inMachine;
+    private final Obstacles obstacles;
     private final Map<String, Instant> busy = new LinkedHashMap<>();
     private final Set<String> begun = new HashSet<>();
     private final Set<String> met = new HashSet<>();
@@ -44,6 +45,7 @@ final class WeekRun {
         this.lookup = new PlanLookup(week.room());
         this.tally = new Tally(week.room());
         this.inMachine = new LinkedHashMap<>(lookup.inMachines());
+        this.obstacles = new Obstacles(week, batteries, inMachine);
         this.now = week.room().from();
         week.room()
                 .batteries()
@@ -246,7 +248,7 @@ final class WeekRun {
         for (Machine machine : week.room().machines()) {
             for (Shift shift : machine.shifts()) {
                 if (shift.start().plus(GRACE).equals(now)) {
-                    tally.shift(met.contains(machine.code() + " " + shift.id()));
+                    tally.shift(met.contains(machine.code() + " " + shift.id()) ? null : obstacles.of(machine, now));
                 }
             }
         }

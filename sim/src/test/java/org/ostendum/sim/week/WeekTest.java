@@ -3,11 +3,15 @@ package org.ostendum.sim.week;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanProblem;
+import org.ostendum.core.plan.Span;
 
 class WeekTest {
     @Test
@@ -48,6 +52,28 @@ class WeekTest {
                     .unmet();
         }
         assertThat(with).isGreaterThanOrEqualTo(without);
+    }
+
+    /** A lead who does nothing: whatever was ready stays where it is. */
+    @Test
+    void aReadyBatteryThatNobodyPutsInIsToldSo() {
+        Week week = new Week(Week.make(12, false, 4).room(), Accidents.NONE, 7, 4);
+        WeekResult result = week.ledBy((now, before) -> new Plan(List.of(), List.of(), List.of(), 0, true));
+        assertThat(result.unmet()).isEqualTo(result.shifts());
+        assertThat(result.stood()).containsOnlyKeys(Obstacle.NOT_CHANGED);
+    }
+
+    @Test
+    void aFixedBatteryWhoseChargerBrokeIsToldSo() {
+        Week made = Week.make(12, false, 4);
+        Map<String, List<Span>> broken = new HashMap<>();
+        made.room()
+                .chargers()
+                .forEach(charger ->
+                        broken.put(charger.code(), List.of(new Span(made.room().from(), made.end()))));
+        Accidents allBroken = new Accidents(Map.of(), broken, Map.of());
+        WeekResult result = new Week(made.room(), allBroken, 7, 4).ledBy(Lead.RULE_OF_THUMB);
+        assertThat(result.stood()).containsKeys(Obstacle.CHARGER_BROKEN, Obstacle.WAITS_FOR_CHARGE);
     }
 
     /** Whoever leads is asked whenever something happens, and never told what will go wrong. */
