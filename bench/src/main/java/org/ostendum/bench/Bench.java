@@ -28,6 +28,7 @@ public final class Bench {
     private static final int CHARGERS = 500;
     private static final int SPEED = 5;
     private static final int PLAN_SECONDS = 20;
+    private static final int STEPS_OF_WEEKS = 16_000;
     private static final int WEEKS = 200;
     private static final int COMPLAINTS = 5000;
     private static final int LOAD_SECONDS = 600;
@@ -73,6 +74,7 @@ public final class Bench {
             WeeksBench.run(
                     numbers.length > 0 ? numbers[0] : WEEKS,
                     numbers.length > 1 ? numbers[1] : REPORTED_WEEKS,
+                    numbers.length > 2 ? numbers[2] : STEPS_OF_WEEKS,
                     System.out);
             return;
         }

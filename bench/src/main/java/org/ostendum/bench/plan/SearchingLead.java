@@ -16,23 +16,32 @@ import org.ostendum.sim.week.Lead;
 final class SearchingLead implements Lead {
     private static final Duration LONG_EVERY = Duration.ofHours(8);
     private static final Duration PROMISED = Duration.ofHours(10);
-    private static final int LONG_STEPS = 16_000;
     private static final int SHORT_STEPS = 3_000;
+    /** Of the steps of a long search, those of a short one, where that is more. */
+    private static final double SHORT_PART = 3.0 / 32;
 
+    private final int longSteps;
+    private final int shortSteps;
     private @Nullable Instant searchedAt;
     private long unmet;
+
+    /** @param steps of the search every eight hours */
+    SearchingLead(int steps) {
+        this.longSteps = steps;
+        this.shortSteps = Math.max(SHORT_STEPS, (int) (SHORT_PART * steps));
+    }
 
     @Override
     public Plan plan(PlanProblem now, @Nullable Plan before) {
         boolean isTime = searchedAt == null || !now.from().isBefore(searchedAt.plus(LONG_EVERY));
         if (before == null || isTime) {
             searchedAt = now.from();
-            return kept(PlanSearch.stepped(promised(now, before), LONG_STEPS).run(progress -> {}));
+            return kept(PlanSearch.stepped(promised(now, before), longSteps).run(progress -> {}));
         }
         Plan left = PlanMaker.make(now, Decisions.of(now, before).changedSoon(now));
         return left.shiftsUnmet() <= unmet
                 ? kept(left)
-                : kept(PlanSearch.stepped(now, SHORT_STEPS).run(progress -> {}));
+                : kept(PlanSearch.stepped(now, shortSteps).run(progress -> {}));
     }
 
     /** What is far off nobody counts on yet: it may be turned round. */

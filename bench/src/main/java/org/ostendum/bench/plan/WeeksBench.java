@@ -19,16 +19,20 @@ public final class WeeksBench {
 
     private WeeksBench() {}
 
-    /** @param weeks a multiple of 4, half of them in rooms short of everything */
-    public static void run(int weeks, long firstSeed, PrintStream out) {
+    /**
+     * @param weeks a multiple of 4, half of them in rooms short of everything
+     * @param steps of the search every eight hours; the house searches for seconds, which are a million and more
+     */
+    public static void run(int weeks, long firstSeed, int steps, PrintStream out) {
         out.printf(
                 Locale.ROOT,
-                "%d weeks, %d after one another in each room of %d batteries%n",
+                "%d weeks, %d after one another in each room of %d batteries, searches of %,d steps%n",
                 weeks,
                 WEEKS_TOGETHER,
-                BATTERIES);
+                BATTERIES,
+                steps);
         List<WeekResult> thumb = lived(firstSeed, weeks, () -> Lead.RULE_OF_THUMB);
-        List<WeekResult> search = lived(firstSeed, weeks, SearchingLead::new);
+        List<WeekResult> search = lived(firstSeed, weeks, () -> new SearchingLead(steps));
         for (boolean tight : new boolean[] {false, true}) {
             out.printf(
                     Locale.ROOT,
