@@ -1,5 +1,7 @@
 package org.ostendum.bench;
 
+import ch.qos.logback.classic.Level;
+import ch.qos.logback.classic.Logger;
 import java.util.Arrays;
 import java.util.List;
 import org.openjdk.jmh.runner.Runner;
@@ -9,6 +11,7 @@ import org.ostendum.bench.accuracy.ComplaintBench;
 import org.ostendum.bench.accuracy.JudgeAccuracy;
 import org.ostendum.bench.plan.PlanBench;
 import org.ostendum.bench.plan.WeeksBench;
+import org.slf4j.LoggerFactory;
 
 /**
  * {@code ./ostendum bench [verdict] [pages] [judge] [charge] [import] [devices] [samples] [load] [schools] [plan] [weeks] [complaints] [N …]}: the first two by default. N are numbers of batteries,
@@ -16,7 +19,7 @@ import org.ostendum.bench.plan.WeeksBench;
  * many of each other kind of site, 400; for {@code import} the
  * readings, a million; for {@code devices} the chargers, 500, and how many times as fast as in life, 5; for {@code samples} the
  * batteries, 500; for {@code load} the seconds, 600; for {@code plan} the seconds that each room is searched for, 20; for
- * {@code weeks} how many, 200, and the first seed.
+ * {@code weeks} how many, 200, the first seed, and the steps of a search, 16,000.
  */
 public final class Bench {
     private static final int SIMULATED = 2000;
@@ -62,6 +65,8 @@ public final class Bench {
                     numbers.length > 1 ? numbers[1] : REPORTED_CHARGES);
             return;
         }
+        // Each of thousands of searches would tell its beginning and its end.
+        ((Logger) LoggerFactory.getLogger("ai.timefold")).setLevel(Level.WARN);
         if (asked.contains("schools")) {
             SchoolBench.run(System.out);
             return;

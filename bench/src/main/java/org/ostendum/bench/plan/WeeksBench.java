@@ -95,10 +95,10 @@ public final class WeeksBench {
         double other = search.stream().mapToDouble(amount).sum();
         out.printf(
                 Locale.ROOT,
-                "%-34s %12.2f %12.2f %9.1f%%%n",
+                "%-34s %12.2f %12.2f %10s%n",
                 name,
                 one / thumb.size(),
                 other / search.size(),
-                one == 0 ? 100 : 100 * other / one);
+                one == 0 ? "–" : String.format(Locale.ROOT, "%.1f%%", 100 * other / one));
     }
 }
