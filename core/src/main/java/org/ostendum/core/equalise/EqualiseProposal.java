@@ -34,7 +34,8 @@ public record EqualiseProposal(Reason reason, Message sentence) {
             return Optional.empty();
         }
         for (StandingFinding finding : battery.findings()) {
-            if (finding.next() == NextStep.EQUALISE) {
+            // Where the hydrometer is doubted it is compared first; the calendar asks nobody's hydrometer.
+            if (finding.next() == NextStep.EQUALISE && battery.doubt(finding) == null) {
                 Reason reason =
                         finding.finding().code() == FindingCode.BATTERY_UNEVEN ? Reason.SPREAD : Reason.NOT_FULL;
                 return Optional.of(

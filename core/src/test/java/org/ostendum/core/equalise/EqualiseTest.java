@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -14,9 +15,12 @@ import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.battery.CellKind;
 import org.ostendum.core.battery.Duty;
 import org.ostendum.core.battery.GravityMarks;
+import org.ostendum.core.judge.SharedShift;
+import org.ostendum.core.measure.Level;
 import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CorrectedGravity;
+import org.ostendum.core.state.Surroundings;
 import org.ostendum.core.state.Told;
 
 class EqualiseTest {
@@ -111,5 +115,24 @@ class EqualiseTest {
         assertThat(EqualiseEnd.nextFrom(List.of())).isEmpty();
         assertThat(EqualiseEnd.nextFrom(hourly(10, "1280 1280"))).contains(NOW.plus(Duration.ofMinutes(50)));
         assertThat(EqualiseEnd.nextFrom(hourly(60, "1280 1280"))).contains(NOW.plus(Duration.ofMinutes(110)));
+    }
+
+    /** Low at once while enough is put back: acid in layers, or a hydrometer that the whole room is read with. */
+    @Test
+    void whatADoubtedHydrometerSaysIsNotEqualisedFor() {
+        Told low = Told.nothing().equalised(24 * 10);
+        for (int round = 8; round >= 1; round--) {
+            int read = round > 1 ? 1285 : 1258;
+            int then = 24 * 14 * (round - 1) + 18;
+            low.worked(then + 12, 150)
+                    .charged(then + 2, 175)
+                    .read(then, RoundState.FULL_CHARGE, Level.RIGHT, read, read, read, read, read, read);
+        }
+        assertThat(EqualiseProposal.of(low.state()).map(EqualiseProposal::reason))
+                .contains(EqualiseProposal.Reason.NOT_FULL);
+        SharedShift shift = SharedShift.of(Collections.nCopies(4, low.state().course()), Told.NOW)
+                .orElseThrow();
+        low.around(Surroundings.NOTHING.with(shift));
+        assertThat(EqualiseProposal.of(low.state())).isEmpty();
     }
 }
