@@ -1,6 +1,5 @@
 package org.ostendum.app.words;
 
-import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import org.springframework.context.HierarchicalMessageSource;
 import org.springframework.context.annotation.Bean;
@@ -11,12 +10,12 @@ import org.springframework.context.support.ResourceBundleMessageSource;
 @Configuration(proxyBeanMethods = false)
 class Languages {
     @Bean
-    static HierarchicalMessageSource messageSource() throws IOException {
+    static HierarchicalMessageSource messageSource() {
         ResourceBundleMessageSource bundles = new ResourceBundleMessageSource();
         bundles.setBasename("messages");
         bundles.setDefaultEncoding(StandardCharsets.UTF_8.name());
         bundles.setFallbackToSystemLocale(false);
-        bundles.setParentMessageSource(Phrases.read());
+        bundles.setParentMessageSource(new Phrases());
         return bundles;
     }
 }

@@ -1,6 +1,7 @@
 package org.ostendum.app.words;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.text.MessageFormat;
 import java.util.HashMap;
 import java.util.List;
@@ -8,12 +9,14 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.support.AbstractMessageSource;
 import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
+import org.springframework.util.function.SingletonSupplier;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.dataformat.yaml.YAMLMapper;
 
@@ -56,36 +59,41 @@ public final class Phrases extends AbstractMessageSource {
         }
     }
 
-    private final Map<String, Known> byLanguage = new HashMap<>();
+    /** Read when the first reader of another language comes: a site may have none, and every start would wait for it. */
+    private final Supplier<Map<String, Known>> byLanguage = SingletonSupplier.of(Phrases::read);
 
-    private Phrases(Map<String, Map<String, String>> byLanguage) {
-        byLanguage.forEach((language, phrases) -> this.byLanguage.put(language, Known.of(phrases)));
+    private static Map<String, Known> read() {
+        Map<String, Known> byLanguage = new HashMap<>();
+        try {
+            for (Resource file : new PathMatchingResourcePatternResolver().getResources(FILES)) {
+                Matcher named = LANGUAGE.matcher(file.getURL().toString());
+                if (named.matches()) {
+                    byLanguage.put(named.group(1), Known.of(phrases(file)));
+                }
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException("What the procedures say in other languages cannot be read.", e);
+        }
+        return byLanguage;
     }
 
-    /** @throws IOException where a file that ships cannot be read */
-    public static Phrases read() throws IOException {
-        Map<String, Map<String, String>> byLanguage = new HashMap<>();
-        for (Resource file : new PathMatchingResourcePatternResolver().getResources(FILES)) {
-            Matcher named = LANGUAGE.matcher(file.getURL().toString());
-            if (named.matches()) {
-                byLanguage.put(
-                        named.group(1),
-                        new YAMLMapper().readValue(file.getContentAsByteArray(), new TypeReference<>() {}));
-            }
-        }
-        return new Phrases(byLanguage);
+    private static Map<String, String> phrases(Resource file) throws IOException {
+        return new YAMLMapper().readValue(file.getContentAsByteArray(), new TypeReference<>() {});
     }
 
     /** @return the English words that are known in a language, as {@code es}, with theirs */
     public Map<String, String> in(String language) {
-        Known known = byLanguage.get(language);
+        Known known = byLanguage.get().get(language);
         return known == null ? Map.of() : Map.copyOf(known.phrases());
     }
 
     @Override
     protected @Nullable String resolveCodeWithoutArguments(String code, Locale locale) {
-        Known known = byLanguage.get(locale.getLanguage());
-        return known == null || !code.startsWith(KEY) ? null : known.said(code.substring(KEY.length()));
+        if (!code.startsWith(KEY)) {
+            return null;
+        }
+        Known known = byLanguage.get().get(locale.getLanguage());
+        return known == null ? null : known.said(code.substring(KEY.length()));
     }
 
     @Override

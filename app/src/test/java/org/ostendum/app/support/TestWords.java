@@ -1,7 +1,5 @@
 package org.ostendum.app.support;
 
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.time.Instant;
 import java.time.ZoneId;
 import org.ostendum.app.words.Phrases;
@@ -26,11 +24,7 @@ public final class TestWords {
         messages.setBasename("messages");
         messages.setDefaultEncoding("UTF-8");
         messages.setFallbackToSystemLocale(false);
-        try {
-            messages.setParentMessageSource(Phrases.read());
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        messages.setParentMessageSource(new Phrases());
         return messages;
     }
 
