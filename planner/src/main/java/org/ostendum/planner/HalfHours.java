@@ -1,7 +1,7 @@
 package org.ostendum.planner;
 
 import java.util.Arrays;
-import org.ostendum.core.plan.HalfHour;
+import org.ostendum.core.plan.cost.HalfHour;
 
 /** Something that is drawn or given off, in the mean of each half hour, and by how much it is over what is allowed. */
 final class HalfHours {

@@ -13,17 +13,17 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.plan.Hurry;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanLookup;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.PlanProblem.Machine;
-import org.ostendum.core.plan.PlanProblem.PoolBattery;
-import org.ostendum.core.plan.PlanProblem.Shift;
-import org.ostendum.core.plan.Rotation;
-import org.ostendum.core.plan.Task;
+import org.ostendum.core.plan.cost.Hurry;
+import org.ostendum.core.plan.cost.Rotation;
 import org.ostendum.core.plan.make.Decisions;
+import org.ostendum.core.plan.room.PlanMachine;
+import org.ostendum.core.plan.room.PoolBattery;
+import org.ostendum.core.plan.room.Shift;
+import org.ostendum.core.plan.room.Task;
 
 /** Brings a problem before the solver, and what the solver has decided back. */
 final class Model {
@@ -125,7 +125,7 @@ final class Model {
         return work.getOutlets().isEmpty() ? Optional.empty() : Optional.of(work);
     }
 
-    private List<WorkAndCharge> shifts(Machine machine) {
+    private List<WorkAndCharge> shifts(PlanMachine machine) {
         List<Stock> fitting = problem.batteries().stream()
                 .filter(battery -> battery.fits(machine) && !battery.held())
                 .map(battery -> Objects.requireNonNull(stocks.get(battery.code())))

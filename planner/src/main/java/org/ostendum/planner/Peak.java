@@ -1,8 +1,8 @@
 package org.ostendum.planner;
 
 import java.util.Arrays;
-import org.ostendum.core.plan.ChargePower;
-import org.ostendum.core.plan.HalfHour;
+import org.ostendum.core.plan.cost.ChargePower;
+import org.ostendum.core.plan.cost.HalfHour;
 
 /**
  * The highest power of all charges, as the search feels it: a high norm of all half hours instead of the highest one alone. Where several are

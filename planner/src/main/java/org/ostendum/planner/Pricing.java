@@ -6,11 +6,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.DoubleStream;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.plan.EnergyPrice;
-import org.ostendum.core.plan.PlanCosts;
 import org.ostendum.core.plan.PlanProblem;
 import org.ostendum.core.plan.Term;
-import org.ostendum.core.plan.Uncharged;
+import org.ostendum.core.plan.cost.EnergyPrice;
+import org.ostendum.core.plan.cost.PlanCosts;
+import org.ostendum.core.plan.cost.Uncharged;
 
 /** What things cost the search, in hundredths of the site's money: prices by the minute and the weights of the terms. */
 final class Pricing {

@@ -10,7 +10,7 @@ import ai.timefold.solver.core.api.domain.valuerange.ValueRangeProvider;
 import ai.timefold.solver.core.api.score.buildin.hardmediumsoftlong.HardMediumSoftLongScore;
 import java.util.List;
 import org.jspecify.annotations.NullUnmarked;
-import org.ostendum.core.plan.Uncharged;
+import org.ostendum.core.plan.cost.Uncharged;
 
 /** A room as the solver searches it. Medium counts shifts without a battery, soft the other terms in hundredths. */
 @PlanningSolution

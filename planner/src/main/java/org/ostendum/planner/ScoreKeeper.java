@@ -8,9 +8,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import org.jspecify.annotations.NullUnmarked;
-import org.ostendum.core.plan.Rest;
-import org.ostendum.core.plan.Rotation;
 import org.ostendum.core.plan.Term;
+import org.ostendum.core.plan.cost.Rest;
+import org.ostendum.core.plan.cost.Rotation;
 
 /**
  * Keeps the score while the search changes one thing after the other: what a work adds is taken off before it changes and put on after.

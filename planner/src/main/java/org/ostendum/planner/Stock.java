@@ -1,7 +1,7 @@
 package org.ostendum.planner;
 
 import java.util.Map;
-import org.ostendum.core.plan.PlanProblem.Pairing;
+import org.ostendum.core.plan.room.Pairing;
 
 /**
  * A battery as the search sees it. Times are seconds from the plan's beginning.

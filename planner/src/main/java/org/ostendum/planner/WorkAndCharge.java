@@ -6,8 +6,8 @@ import ai.timefold.solver.core.api.domain.valuerange.ValueRangeProvider;
 import ai.timefold.solver.core.api.domain.variable.PlanningVariable;
 import java.util.List;
 import org.jspecify.annotations.NullUnmarked;
-import org.ostendum.core.plan.Lateness;
-import org.ostendum.core.plan.PlanProblem.Pairing;
+import org.ostendum.core.plan.room.Lateness;
+import org.ostendum.core.plan.room.Pairing;
 
 /**
  * A shift of a machine with the charge that follows, or, without a shift, the charge of a battery that lacks something at the beginning.

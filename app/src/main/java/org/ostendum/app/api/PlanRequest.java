@@ -13,23 +13,24 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.plan.Lateness;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.PlanProblem.Due;
-import org.ostendum.core.plan.PlanProblem.Machine;
-import org.ostendum.core.plan.PlanProblem.Pairing;
-import org.ostendum.core.plan.PlanProblem.PlanCharger;
-import org.ostendum.core.plan.PlanProblem.PoolBattery;
-import org.ostendum.core.plan.PlanProblem.Price;
-import org.ostendum.core.plan.PlanProblem.Room;
-import org.ostendum.core.plan.PlanProblem.Shift;
-import org.ostendum.core.plan.PlanProblem.Times;
-import org.ostendum.core.plan.PlanProblem.Worker;
-import org.ostendum.core.plan.Span;
-import org.ostendum.core.plan.Task;
 import org.ostendum.core.plan.Term;
+import org.ostendum.core.plan.room.Due;
+import org.ostendum.core.plan.room.Lateness;
+import org.ostendum.core.plan.room.Pairing;
+import org.ostendum.core.plan.room.PlanCharger;
+import org.ostendum.core.plan.room.PlanMachine;
+import org.ostendum.core.plan.room.PlanSite;
+import org.ostendum.core.plan.room.PoolBattery;
+import org.ostendum.core.plan.room.Price;
+import org.ostendum.core.plan.room.RoomLimits;
+import org.ostendum.core.plan.room.Shift;
+import org.ostendum.core.plan.room.Span;
+import org.ostendum.core.plan.room.Task;
+import org.ostendum.core.plan.room.Times;
+import org.ostendum.core.plan.room.Worker;
 import org.springframework.http.HttpStatus;
 import tools.jackson.databind.JsonNode;
 
@@ -81,14 +82,17 @@ public final class PlanRequest {
                 body.has("seed") ? (long) body.number("seed", Integer.MIN_VALUE, Integer.MAX_VALUE) : 1,
                 body.has("earlier") ? plan(body.object("earlier")) : null,
                 jobs(body, "pinned").stream().map(job -> job.withPinned(true)).toList(),
-                all("machines", this::machine),
-                all("batteries", this::battery),
-                all("chargers", PlanRequest::charger),
-                body.list("charging", MOST_PAIRS).stream().map(this::pairing).toList(),
-                all("people", PlanRequest::worker),
-                body.has("room") ? room(body.object("room")) : Room.UNLIMITED,
-                all("tariff", PlanRequest::price),
-                body.has("rules") ? times(body.object("rules")) : Times.USUAL,
+                new PlanSite(
+                        all("machines", this::machine),
+                        all("batteries", this::battery),
+                        all("chargers", PlanRequest::charger),
+                        body.list("charging", MOST_PAIRS).stream()
+                                .map(this::pairing)
+                                .toList(),
+                        all("people", PlanRequest::worker),
+                        body.has("room") ? room(body.object("room")) : RoomLimits.UNLIMITED,
+                        all("tariff", PlanRequest::price),
+                        body.has("rules") ? times(body.object("rules")) : Times.USUAL),
                 body.has("weights") ? weights(body.object("weights")) : Map.of());
     }
 
@@ -126,7 +130,7 @@ public final class PlanRequest {
         return code;
     }
 
-    private Machine machine(Members m) {
+    private PlanMachine machine(Members m) {
         boolean fixed = m.flag("fixed");
         String battery = m.has("battery") ? known(m, "battery", batteries, "batteries") : null;
         if (fixed && battery == null) {
@@ -136,7 +140,7 @@ public final class PlanRequest {
         List<Shift> shifts =
                 m.list("shifts", MOST_SHIFTS).stream().map(PlanRequest::shift).toList();
         unlike(m, "shifts", shifts.stream().map(Shift::id).toList());
-        return new Machine(
+        return new PlanMachine(
                 code(m, "code"),
                 m.whole("volts", 1, 1000),
                 m.text("connector"),
@@ -253,8 +257,8 @@ public final class PlanRequest {
                 w.list("quiet", MOST_SHIFTS).stream().map(PlanRequest::span).toList());
     }
 
-    private static Room room(Members r) {
-        return new Room(
+    private static RoomLimits room(Members r) {
+        return new RoomLimits(
                 r.numberIfGiven("kwMost", 0, 100_000),
                 r.numberIfGiven("litresPerHourMost", 0, 100 * MOST_LITRES),
                 r.has("airs") ? airs(r.object("airs")) : Map.of(),

@@ -222,7 +222,7 @@ class CapacityController {
         int cells = test.sheet().cells();
         double volts = form.number("volts", 0.5 * cells, 2.5 * cells);
         double amperes = form.get("amps").isEmpty() ? test.sheet().amperes().amperes() : form.number("amps", 0.5, 1000);
-        Duration since = Duration.between(test.begunAt(), now);
+        Duration since = Duration.between(test.begun().at(), now);
         Duration elapsed = form.get("minutes").isEmpty()
                 ? since
                 : Duration.ofSeconds(Math.round(60 * form.number("minutes", 0, since.toMinutes() + 1.0)));
@@ -280,7 +280,7 @@ class CapacityController {
             form.fault("reason", "capacity.stop.reason-wanted");
             return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(test, form, page), page);
         }
-        if (test.isOpen() && test.byBank() && !banks.stop()) {
+        if (test.isOpen() && test.isByBank() && !banks.stop()) {
             flash.addFlashAttribute("fault", words.text("capacity.bank.not-stopped"));
         }
         testing.end(test, EndKind.BROKEN_OFF, reason, person.id(), words.now());

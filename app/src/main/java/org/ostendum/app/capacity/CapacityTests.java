@@ -12,6 +12,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jooq.Condition;
@@ -167,8 +168,6 @@ public class CapacityTests {
     }
 
     private static CapacityTest test(Record r) {
-        String endKind = r.get(CAPACITY_TEST.END_KIND);
-        String reason = r.get(CAPACITY_TEST.END_REASON);
         return new CapacityTest(
                 r.get(CAPACITY_TEST.ID),
                 r.get(CAPACITY_TEST.BATTERY_ID),
@@ -181,18 +180,24 @@ public class CapacityTests {
                         r.get(CAPACITY_TEST.CELLS),
                         r.get(CAPACITY_TEST.CELLS_PER_LEAD),
                         Celsius.of(r.get(CAPACITY_TEST.CELSIUS))),
-                r.get(CAPACITY_TEST.BY_BANK),
-                r.get(CAPACITY_TEST.BANK_START),
-                r.get(CAPACITY_TEST.BEGUN_AT),
-                r.get(PERSON.NAME),
-                r.get(CAPACITY_TEST.DOUBTS),
+                new CapacityTest.Begun(
+                        r.get(CAPACITY_TEST.BEGUN_AT),
+                        r.get(PERSON.NAME),
+                        r.get(CAPACITY_TEST.BY_BANK) ? new CapacityTest.OnBank(r.get(CAPACITY_TEST.BANK_START)) : null,
+                        r.get(CAPACITY_TEST.DOUBTS)),
                 State.valueOf(r.get(CAPACITY_TEST.STATE)),
                 r.get(CAPACITY_TEST.INTERRUPTED_AT),
+                r.get(CAPACITY_TEST.ENDED_AT) == null ? null : end(r));
+    }
+
+    private static CapacityTest.End end(Record r) {
+        boolean takenBack = Boolean.TRUE.equals(r.get(TAKEN_BACK));
+        return new CapacityTest.End(
                 r.get(CAPACITY_TEST.ENDED_AT),
-                endKind == null ? null : EndKind.valueOf(endKind),
-                reason == null ? "" : reason,
-                Boolean.TRUE.equals(r.get(TAKEN_BACK)) ? null : r.get(CAPACITY_TEST.PART),
-                Boolean.TRUE.equals(r.get(TAKEN_BACK)));
+                EndKind.valueOf(r.get(CAPACITY_TEST.END_KIND)),
+                Objects.toString(r.get(CAPACITY_TEST.END_REASON), ""),
+                takenBack ? null : r.get(CAPACITY_TEST.PART),
+                takenBack);
     }
 
     /** A second reading of the same second is the same reading. */

@@ -27,16 +27,18 @@ public record CapacityTrend(double limitY, String line, List<Dot> dots) {
     static Optional<CapacityTrend> of(List<CapacityTest> tests) {
         List<CapacityTest> done = tests.stream()
                 .filter(test -> test.part() != null)
-                .sorted(Comparator.comparing(CapacityTest::begunAt))
+                .sorted(Comparator.comparing(test -> test.begun().at()))
                 .toList();
         if (done.size() < 2) {
             return Optional.empty();
         }
-        Instant first = done.get(0).begunAt();
+        Instant first = done.get(0).begun().at();
         double whole = Math.max(
-                1, Duration.between(first, done.get(done.size() - 1).begunAt()).toSeconds());
+                1,
+                Duration.between(first, done.get(done.size() - 1).begun().at()).toSeconds());
         List<Dot> dots = done.stream()
-                .map(test -> dot(test, Duration.between(first, test.begunAt()).toSeconds() / whole))
+                .map(test ->
+                        dot(test, Duration.between(first, test.begun().at()).toSeconds() / whole))
                 .toList();
         StringBuilder line = new StringBuilder();
         dots.forEach(dot -> line.append(dot.x()).append(',').append(dot.y()).append(' '));
@@ -47,7 +49,7 @@ public record CapacityTrend(double limitY, String line, List<Dot> dots) {
     private static Dot dot(CapacityTest test, double along) {
         double part = test.part() == null ? 0 : test.part();
         double x = Math.round(EDGE + along * (WIDTH - 2 * EDGE));
-        return new Dot(x, y(part), test.begunAt(), Math.round(part * 100), test.isServiceable());
+        return new Dot(x, y(part), test.begun().at(), Math.round(part * 100), test.isServiceable());
     }
 
     private static double y(double part) {

@@ -49,7 +49,7 @@ class LoadBankWatch {
     void look() {
         try {
             testing.quietCells();
-            tests.open().stream().filter(test -> test.byBank()).forEach(this::look);
+            tests.open().stream().filter(CapacityTest::isByBank).forEach(this::look);
         } catch (DataAccessException e) {
             LOG.warn("The database is away; the load bank goes on by itself");
         } catch (RuntimeException e) {
@@ -61,7 +61,7 @@ class LoadBankWatch {
         LoadBankStatus status = banks.status().orElse(null);
         if (status == null) {
             interrupt(test);
-        } else if (test.bankStart() == null) {
+        } else if (!test.isCounted()) {
             first(test, status);
         } else if (!test.isOfBank(status.starts()) || status.state() == State.EMPTY) {
             interrupt(test);
@@ -74,7 +74,7 @@ class LoadBankWatch {
     private void first(CapacityTest test, LoadBankStatus status) {
         if (status.state() == State.DRAWING) {
             tests.counted(test.id(), status.starts());
-        } else if (Duration.between(test.begunAt(), clock.instant()).compareTo(AT_FIRST) > 0) {
+        } else if (Duration.between(test.begun().at(), clock.instant()).compareTo(AT_FIRST) > 0) {
             interrupt(test);
         }
     }

@@ -53,11 +53,11 @@ public record TestView(
 
     /** @return when so many hours under load are over, if it goes on without a break */
     public Instant at(double hours) {
-        return test.begunAt().plusSeconds(Math.round(hours * 3600));
+        return test.begun().at().plusSeconds(Math.round(hours * 3600));
     }
 
     public Instant nextReading() {
-        return test.begunAt().plus(course.nextReading());
+        return test.begun().at().plus(course.nextReading());
     }
 
     public Duration left(Instant now, double hours) {

@@ -121,7 +121,7 @@ class Testing {
         if (!tests.end(test.id(), how, reason, part, by, now)) {
             return false;
         }
-        Instant at = test.begunAt().plus(course.last().map(TestRow::elapsed).orElse(Duration.ZERO));
+        Instant at = test.begun().at().plus(course.last().map(TestRow::elapsed).orElse(Duration.ZERO));
         if (how == EndKind.CELL) {
             TestAlarm.of(test.battery(), course)
                     .ifPresent(alarm -> alarms.ring(alarm, new Belongs(test.batteryId(), null, null)));
@@ -148,9 +148,9 @@ class Testing {
     /** What was drawn up to the end, the stretch after the last reading with it; a load that never came on has drawn nothing. */
     private static NewEntry brokenOff(CapacityTest test, TestCourse course, String reason, long writer, Instant now) {
         Instant off = test.interruptedAt() == null ? now : test.interruptedAt();
-        Duration under = Duration.between(test.begunAt(), off);
+        Duration under = Duration.between(test.begun().at(), off);
         boolean neverOn =
-                course.rows().isEmpty() && (test.byBank() ? test.bankStart() == null : under.compareTo(SOON_OFF) < 0);
+                course.rows().isEmpty() && (test.isByBank() ? !test.isCounted() : under.compareTo(SOON_OFF) < 0);
         if (neverOn) {
             return NewEntry.of(EntryKind.NOTE, now, writer, null, reason);
         }
@@ -194,7 +194,7 @@ class Testing {
         return new LedgerPayload[] {
             made,
             new LedgerPayload.Capacity(part == null ? null : Math.round(part * 1000) / 1000.0),
-            LedgerPayload.Remark.of((test.doubts() + " " + reason).strip())
+            LedgerPayload.Remark.of((test.begun().doubts() + " " + reason).strip())
         };
     }
 }

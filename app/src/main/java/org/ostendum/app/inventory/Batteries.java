@@ -75,8 +75,13 @@ public class Batteries {
 
     /** @return batteries standing in the room or in machines parked there, by code */
     public List<Battery> inRoom(long roomId) {
+        return list(BATTERY.ID.in(idsInRoom(roomId)));
+    }
+
+    /** @return ids of batteries standing in the room or in machines parked there */
+    public Set<Long> idsInRoom(long roomId) {
         // Two index look-ups: an OR over both ways into the room would read every battery of the site.
-        Set<Long> ids = sql.select(BATTERY.ID)
+        return sql.select(BATTERY.ID)
                 .from(BATTERY)
                 .join(SLOT)
                 .on(SLOT.ID.eq(BATTERY.SLOT_ID))
@@ -93,7 +98,6 @@ public class Batteries {
                         .on(STAND.ID.eq(SLOT.STAND_ID))
                         .where(STAND.ROOM_ID.eq(roomId)))
                 .fetchSet(BATTERY.ID);
-        return list(BATTERY.ID.in(ids));
     }
 
     /** @return those of the site, without the ones that have left it */
@@ -263,14 +267,18 @@ public class Batteries {
                 ownLayout(r.get(PACK_LAYOUT.LAYOUT), type.model().layout()),
                 r.get(BATTERY.MADE_ON),
                 r.get(BATTERY.IN_SERVICE_ON),
-                r.get(BATTERY.SLOT_ID),
-                r.get(BATTERY.MACHINE_ID),
-                r.get(MACHINE.CODE),
-                r.get(PLACE),
-                r.get(ROOM.ID),
-                r.get(ROOM.CODE),
-                r.get(BATTERY.WATER_OWNER_ID),
-                r.get(PERSON.NAME));
+                new Whereabouts(
+                        r.get(BATTERY.SLOT_ID),
+                        r.get(BATTERY.MACHINE_ID),
+                        r.get(MACHINE.CODE),
+                        r.get(PLACE),
+                        r.get(ROOM.ID),
+                        r.get(ROOM.CODE)),
+                waterer(r.get(BATTERY.WATER_OWNER_ID), r.get(PERSON.NAME)));
+    }
+
+    private static Battery.@Nullable Waterer waterer(@Nullable Long id, @Nullable String name) {
+        return id == null || name == null ? null : new Battery.Waterer(id, name);
     }
 
     private static @Nullable CellLayout ownLayout(@Nullable String text, CellLayout ofModel) {

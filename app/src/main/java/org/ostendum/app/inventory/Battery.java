@@ -8,12 +8,7 @@ import org.ostendum.core.battery.CellLayout;
  * One battery of the site and where it is.
  *
  * @param ownLayout how its blocks stand where they do not stand as its model's; null where they do
- * @param slotId the slot it stands in, null when in a machine or elsewhere
- * @param machineId the machine it is in, null when it stands
- * @param place in the words of the site: "Stand A 3", "F3", null when nobody knows
- * @param roomId the room it is drawn in, null when in none
- * @param roomCode its code, null when in none
- * @param waterOwner name of the one person who waters it, null when nobody
+ * @param waterer the one person who waters it, null when nobody
  */
 public record Battery(
         long id,
@@ -23,14 +18,45 @@ public record Battery(
         @Nullable CellLayout ownLayout,
         @Nullable LocalDate madeOn,
         LocalDate inServiceOn,
-        @Nullable Long slotId,
-        @Nullable Long machineId,
-        @Nullable String machineCode,
-        @Nullable String place,
-        @Nullable Long roomId,
-        @Nullable String roomCode,
-        @Nullable Long waterOwnerId,
-        @Nullable String waterOwner) {
+        Whereabouts where,
+        @Nullable Waterer waterer) {
+
+    /** Who waters it. */
+    public record Waterer(long id, String name) {}
+
+    public @Nullable Long slotId() {
+        return where.slotId();
+    }
+
+    public @Nullable Long machineId() {
+        return where.machineId();
+    }
+
+    public @Nullable String machineCode() {
+        return where.machineCode();
+    }
+
+    public @Nullable String place() {
+        return where.place();
+    }
+
+    public @Nullable Long roomId() {
+        return where.roomId();
+    }
+
+    public @Nullable String roomCode() {
+        return where.roomCode();
+    }
+
+    public @Nullable Long waterOwnerId() {
+        return waterer == null ? null : (Long) waterer.id();
+    }
+
+    /** @return name of the one person who waters it, null when nobody */
+    public @Nullable String waterOwner() {
+        return waterer == null ? null : waterer.name();
+    }
+
     /** @return how its cells stand: what every drawing of it is drawn from */
     public CellLayout layout() {
         return ownLayout == null ? type.model().layout() : ownLayout;

@@ -227,11 +227,11 @@ class LifeStory {
                 .filter(test -> !test.isOpen())
                 .map(test -> words.text(
                         "life.capacity",
-                        words.date(test.begunAt()),
+                        words.date(test.begun().at()),
                         words.name(test.sheet().kind()),
                         part(test),
-                        test.endKind() == null ? "" : words.name(test.endKind()),
-                        test.begunBy()))
+                        test.end() == null ? "" : words.name(test.end().kind()),
+                        test.begun().by()))
                 .toList();
     }
 

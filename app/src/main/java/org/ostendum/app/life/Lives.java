@@ -152,7 +152,8 @@ class Lives {
                 .filter(test -> test.part() != null)
                 .map(test -> new Tested(
                         Math.max(
-                                0, years - Duration.between(test.begunAt(), now).toHours() / 24.0 / DAYS_A_YEAR),
+                                0,
+                                years - Duration.between(test.begun().at(), now).toHours() / 24.0 / DAYS_A_YEAR),
                         Objects.requireNonNull(test.part())))
                 .toList();
         double part = stress.partAYear(cycles);

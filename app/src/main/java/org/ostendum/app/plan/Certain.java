@@ -8,7 +8,7 @@ import org.ostendum.core.plan.InTime;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.Task;
+import org.ostendum.core.plan.room.Task;
 
 /**
  * How sure it is that each machine has its battery in time, of a hundred times.

@@ -5,7 +5,7 @@ import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
-import org.ostendum.core.plan.Task;
+import org.ostendum.core.plan.room.Task;
 import org.ostendum.core.state.BatteryState;
 
 /** Whether a job of a plan has been done, by what the battery's state shows: nobody has to tell it twice. */

@@ -22,7 +22,7 @@ import net.fortuna.ical4j.model.property.immutable.ImmutableVersion;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
-import org.ostendum.core.plan.Task;
+import org.ostendum.core.plan.room.Task;
 
 /** A plan as a calendar (RFC 5545). The same job keeps its UID from plan to plan, and each plan raises the sequence. */
 final class PlanCalendar {

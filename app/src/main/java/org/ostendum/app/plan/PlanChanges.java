@@ -18,8 +18,8 @@ import org.ostendum.core.people.Person;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.Task;
 import org.ostendum.core.plan.make.WhatIf;
+import org.ostendum.core.plan.room.Task;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 

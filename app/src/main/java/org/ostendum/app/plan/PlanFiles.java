@@ -11,7 +11,7 @@ import org.ostendum.app.page.NotFound;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
-import org.ostendum.core.plan.Task;
+import org.ostendum.core.plan.room.Task;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 

@@ -8,7 +8,7 @@ import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
-import org.ostendum.core.plan.Task;
+import org.ostendum.core.plan.room.Task;
 
 /**
  * What one person does next: his jobs, and the charges that whoever is there begins.

@@ -1,6 +1,7 @@
 package org.ostendum.app.plan;
 
 import com.fasterxml.jackson.annotation.JsonAutoDetect.Visibility;
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -12,8 +13,9 @@ import org.ostendum.core.judge.Message;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.Task;
 import org.ostendum.core.plan.Term;
+import org.ostendum.core.plan.room.PlanSite;
+import org.ostendum.core.plan.room.Task;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.cfg.EnumFeature;
@@ -25,7 +27,14 @@ class StoredPlan {
     private final JsonMapper json = JsonMapper.builder()
             .enable(EnumFeature.WRITE_ENUMS_TO_LOWERCASE)
             .changeDefaultVisibility(seen -> seen.withIsGetterVisibility(Visibility.NONE))
+            .addMixIn(PlanProblem.class, AsSent.class)
             .build();
+
+    /** Programs send what is there beside the rest. */
+    interface AsSent {
+        @JsonUnwrapped
+        PlanSite site();
+    }
 
     StoredPlan() {}
 

@@ -19,7 +19,12 @@ import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanLoads;
 import org.ostendum.core.plan.PlanLookup;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.Task;
+import org.ostendum.core.plan.room.PlanCharger;
+import org.ostendum.core.plan.room.PlanMachine;
+import org.ostendum.core.plan.room.Price;
+import org.ostendum.core.plan.room.Shift;
+import org.ostendum.core.plan.room.Task;
+import org.ostendum.core.plan.room.Worker;
 
 /**
  * A plan over time, drawn in rows.
@@ -152,20 +157,16 @@ record Timeline(
             List<String> all =
                     switch (by) {
                         case CHARGER ->
-                            problem.chargers().stream()
-                                    .map(PlanProblem.PlanCharger::code)
-                                    .toList();
+                            problem.chargers().stream().map(PlanCharger::code).toList();
                         case MACHINE ->
                             problem.machines().stream()
-                                    .map(PlanProblem.Machine::code)
+                                    .map(PlanMachine::code)
                                     .sorted(Comparator.comparing((String code) -> code.replaceAll("\\d", ""))
                                             .thenComparing(String::length)
                                             .thenComparing(code -> code))
                                     .toList();
                         case PERSON ->
-                            problem.people().stream()
-                                    .map(PlanProblem.Worker::code)
-                                    .toList();
+                            problem.people().stream().map(Worker::code).toList();
                     };
             return all.stream()
                     .filter(name -> busy.contains(name) || unmet.contains(name))
@@ -202,7 +203,7 @@ record Timeline(
         }
 
         private Bar unmet(Plan.Unmet un) {
-            PlanProblem.Shift shift = new PlanLookup(problem).shift(un.machine(), un.shift());
+            Shift shift = new PlanLookup(problem).shift(un.machine(), un.shift());
             Instant end = shift == null ? problem.until() : shift.end();
             return new Bar(null, box(un.since(), end, rows.getOrDefault(un.machine(), TOP)), "unmet", "", false);
         }
@@ -242,10 +243,8 @@ record Timeline(
         }
 
         private List<Box> dear(Box plot) {
-            double least = problem.tariff().stream()
-                    .mapToDouble(PlanProblem.Price::perKwh)
-                    .min()
-                    .orElse(0);
+            double least =
+                    problem.tariff().stream().mapToDouble(Price::perKwh).min().orElse(0);
             return problem.tariff().stream()
                     .filter(price -> price.perKwh() > least && price.start().isBefore(problem.until()))
                     .map(price -> new Box(x(price.start()), plot.y(), x(price.end()) - x(price.start()), plot.height()))

@@ -127,22 +127,18 @@ public record ProcedureFile(
                 version,
                 title,
                 purpose,
-                subject,
-                set(duties, Duty.class),
-                training,
-                set(dress, Dress.class),
-                set(hazards, Hazard.class),
-                orNone(gates),
+                new Procedure.Scope(subject, set(duties, Duty.class)),
+                new Procedure.Precautions(training, set(dress, Dress.class), set(hazards, Hazard.class), orNone(gates)),
                 steps.stream().map(StepText::step).toList(),
                 orNone(stops).stream()
                         .map(s -> new StopCondition(s.id(), s.text(), s.then(), s.procedure(), s.defect()))
                         .toList(),
-                practices,
-                records == null || Objects.isNull(records.happening()) ? null : records,
-                Boolean.TRUE.equals(report),
-                Boolean.TRUE.equals(lookOver),
-                Boolean.TRUE.equals(holds),
-                references);
+                new Procedure.Conduct(
+                        records == null || Objects.isNull(records.happening()) ? null : records,
+                        Boolean.TRUE.equals(report),
+                        Boolean.TRUE.equals(lookOver),
+                        Boolean.TRUE.equals(holds)),
+                new Procedure.Sources(practices, references));
     }
 
     /** The form in which a job runs it: every limit as the rules hold it for its battery. */

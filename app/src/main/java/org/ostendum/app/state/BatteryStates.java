@@ -64,6 +64,7 @@ public class BatteryStates {
     StoredState refresh(Battery battery, Rulebook book) {
         StoredState state = folds.stored(battery, folds.all(battery, book), book);
         states.keep(state);
+        shifts.changed();
         return state;
     }
 

@@ -5,15 +5,17 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.Optional;
+import java.util.concurrent.atomic.AtomicLong;
 import org.ostendum.app.inventory.Batteries;
-import org.ostendum.app.inventory.Battery;
 import org.ostendum.core.judge.SharedShift;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** How the batteries of each room have come to read differently together, so that the hydrometer is looked at before any of them. */
 @Service
 public class RoomShifts {
-    /** What another instance has written is seen after so long. */
+    /** What another instance has written, and a battery that came from another room, is seen after so long. */
     private static final Duration OTHERS_WRITE = Duration.ofSeconds(30);
 
     private static final int MOST_ROOMS = 1000;
@@ -32,15 +34,34 @@ public class RoomShifts {
         this.clock = clock;
     }
 
-    /** @param written states that this instance had written by then */
-    private record Known(long written, Optional<SharedShift> shift) {}
+    /** Of rounds, in this instance. */
+    private final AtomicLong changes = new AtomicLong();
+
+    /** @param changes that rounds had seen by then */
+    private record Known(long changes, Optional<SharedShift> shift) {}
+
+    /**
+     * A round was put on record or put right: what was worked out is worked out anew. Who looks before that is committed still sees the
+     * rounds of before, so it is told once more then.
+     */
+    void changed() {
+        changes.incrementAndGet();
+        if (TransactionSynchronizationManager.isSynchronizationActive()) {
+            TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+                @Override
+                public void afterCommit() {
+                    changes.incrementAndGet();
+                }
+            });
+        }
+    }
 
     /** @return empty where they read as they did */
     public Optional<SharedShift> of(long room) {
-        long written = states.written();
+        long now = changes.get();
         Known held = known.getIfPresent(room);
-        if (held == null || held.written() != written) {
-            held = new Known(written, among(room));
+        if (held == null || held.changes() != now) {
+            held = new Known(now, among(room));
             known.put(room, held);
         }
         return held.shift();
@@ -48,7 +69,7 @@ public class RoomShifts {
 
     private Optional<SharedShift> among(long room) {
         return SharedShift.of(
-                states.of(batteries.inRoom(room).stream().map(Battery::id).toList()).values().stream()
+                states.of(batteries.idsInRoom(room)).values().stream()
                         .map(state -> state.snapshot().course())
                         .toList(),
                 clock.instant());

@@ -30,13 +30,21 @@ public class RoundRecord {
     private final States states;
     private final Ledger ledger;
     private final Rounds rounds;
+    private final RoomShifts shifts;
 
-    public RoundRecord(BatteryStates batteryStates, BatteryFolds folds, States states, Ledger ledger, Rounds rounds) {
+    public RoundRecord(
+            BatteryStates batteryStates,
+            BatteryFolds folds,
+            States states,
+            Ledger ledger,
+            Rounds rounds,
+            RoomShifts shifts) {
         this.batteryStates = batteryStates;
         this.folds = folds;
         this.states = states;
         this.ledger = ledger;
         this.rounds = rounds;
+        this.shifts = shifts;
     }
 
     /** Puts a round that was taken through the drawing on record. */
@@ -76,6 +84,7 @@ public class RoundRecord {
         PastRound held = folded.isEmpty() ? past : folded.get(folded.size() - 1);
         storing.store(write(battery, round, verdict, coverage, personId), held);
         states.keep(folds.stored(battery, fold, book));
+        shifts.changed();
     }
 
     /** One that was taken before other things on record: everything that followed follows anew. */
@@ -94,6 +103,7 @@ public class RoundRecord {
         BatteryFold fold = folds.all(battery, book);
         rounds.keepDoubts(battery.id(), fold.rounds());
         states.keep(folds.stored(battery, fold, book));
+        shifts.changed();
     }
 
     /**

@@ -9,7 +9,6 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
 import java.util.Set;
-import java.util.concurrent.atomic.AtomicLong;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
@@ -32,8 +31,6 @@ public class States {
     /** By the hash of their text, so that none can be another than the one on record, whoever has written it. */
     private final Cache<String, Snapshot> read =
             Caffeine.newBuilder().maximumSize(MOST_HELD).build();
-
-    private final AtomicLong written = new AtomicLong();
 
     States(DSLContext sql) {
         this.sql = sql;
@@ -80,13 +77,7 @@ public class States {
         return snapshot;
     }
 
-    /** @return how many this instance has written: where it is another than before, what was worked out of them may be too */
-    long written() {
-        return written.get();
-    }
-
     public void keep(StoredState state) {
-        written.incrementAndGet();
         BatteryStateRecord row = sql.newRecord(BATTERY_STATE);
         row.setBatteryId(state.batteryId());
         row.setRoundId(state.roundId());

@@ -16,9 +16,9 @@ import org.ostendum.app.support.TestWords;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.Task;
 import org.ostendum.core.plan.check.PlanChecker;
 import org.ostendum.core.plan.make.PlanMaker;
+import org.ostendum.core.plan.room.Task;
 import org.springframework.core.io.ClassPathResource;
 import tools.jackson.databind.json.JsonMapper;
 

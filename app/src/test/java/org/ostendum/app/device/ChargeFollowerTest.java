@@ -10,6 +10,7 @@ import org.junit.jupiter.api.Test;
 import org.ostendum.app.charge.ChargeRun;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.StoredModel;
+import org.ostendum.app.inventory.Whereabouts;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.battery.CellKind;
 import org.ostendum.core.battery.Duty;
@@ -58,8 +59,8 @@ class ChargeFollowerTest {
         StoredModel type = new StoredModel(
                 1, model, "Corvane", 12, "to the ring", 930, false, DateScheme.LETTER_DIGIT, 0, "", false, null);
         LocalDate day = LocalDate.of(2024, 5, 4);
-        Battery battery =
-                new Battery(7, "T-07", "S", type, null, day, day, 1L, null, null, "Stand 1", 1L, "main", null, null);
+        Whereabouts stand = new Whereabouts(1L, null, null, "Stand 1", 1L, "main");
+        Battery battery = new Battery(7, "T-07", "S", type, null, day, day, stand, null);
         Duration hours = Duration.ofHours(8);
         return new ExpectedCharge(
                 battery, Rules.standard(), 400.0, new TimeToFull.Estimate(hours, hours, hours, false));

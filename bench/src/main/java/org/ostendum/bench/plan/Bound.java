@@ -18,17 +18,17 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.TreeMap;
-import org.ostendum.core.plan.EnergyPrice;
-import org.ostendum.core.plan.PlanCosts;
+import org.ostendum.core.plan.cost.EnergyPrice;
+import org.ostendum.core.plan.cost.PlanCosts;
 import org.ostendum.core.plan.PlanLookup;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.PlanProblem.Machine;
-import org.ostendum.core.plan.PlanProblem.Pairing;
-import org.ostendum.core.plan.PlanProblem.PlanCharger;
-import org.ostendum.core.plan.PlanProblem.PoolBattery;
-import org.ostendum.core.plan.PlanProblem.Shift;
+import org.ostendum.core.plan.room.PlanMachine;
+import org.ostendum.core.plan.room.Pairing;
+import org.ostendum.core.plan.room.PlanCharger;
+import org.ostendum.core.plan.room.PoolBattery;
+import org.ostendum.core.plan.room.Shift;
 import org.ostendum.core.plan.Term;
-import org.ostendum.core.plan.Uncharged;
+import org.ostendum.core.plan.cost.Uncharged;
 
 /**
  * What no plan can cost less than, of unmet shifts, uncharged batteries and energy: the same room with less to keep to. Time is cut
@@ -73,7 +73,7 @@ final class Bound {
     private Found solve(int seconds) {
         problem.batteries().forEach(battery -> ofBattery.put(battery.code(), new ArrayList<>()));
         problem.batteries().stream().filter(b -> b.missingAh() > 0 && !b.held()).forEach(this::first);
-        for (Machine machine : problem.machines()) {
+        for (PlanMachine machine : problem.machines()) {
             machine.shifts().forEach(shift -> work(machine, shift));
         }
         ofBattery.values().forEach(this::oneAfterTheOther);
@@ -105,7 +105,7 @@ final class Bound {
         charge(battery, here, 0, battery.missingAh(), -1);
     }
 
-    private void work(Machine machine, Shift shift) {
+    private void work(PlanMachine machine, Shift shift) {
         List<Literal> any = new ArrayList<>();
         for (PoolBattery battery : problem.batteries()) {
             boolean warm = battery.coolUntil() != null && battery.coolUntil().isAfter(shift.start());

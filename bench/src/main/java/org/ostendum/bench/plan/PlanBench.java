@@ -8,7 +8,7 @@ import java.util.Map;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.Task;
+import org.ostendum.core.plan.room.Task;
 import org.ostendum.core.plan.Term;
 import org.ostendum.core.plan.make.PlanMaker;
 import org.ostendum.planner.PlanSearch;

@@ -40,9 +40,9 @@ public record SharedShift(Instant since, GravityDifference by, int batteries, in
     public static Optional<SharedShift> of(Collection<BatteryCourse> courses, Instant now) {
         Instant from = now.minus(LOOKED_BACK);
         List<Course> all =
-                courses.stream().map(course -> new Course(course.marks())).toList();
-        return courses.stream()
-                .flatMap(course -> course.marks().stream())
+                courses.stream().map(course -> Course.lately(course, from)).toList();
+        return all.stream()
+                .flatMap(course -> course.marks.stream())
                 .map(BatteryCourse.Mark::takenAt)
                 .filter(at -> at.isAfter(from) && !at.isAfter(now))
                 .map(at -> at.getEpochSecond() / SECONDS_A_DAY)
@@ -66,7 +66,7 @@ public record SharedShift(Instant since, GravityDifference by, int batteries, in
 
     /** @return whether a battery has moved with the others */
     public boolean hasMoved(BatteryCourse course) {
-        OptionalDouble own = new Course(course.marks()).movedAt(since);
+        OptionalDouble own = Course.lately(course, since).movedAt(since);
         return own.isPresent() && isAlike(own.getAsDouble(), by.tenths());
     }
 
@@ -95,7 +95,17 @@ public record SharedShift(Instant since, GravityDifference by, int batteries, in
         private final List<BatteryCourse.Mark> marks;
         private final double[] sums;
 
-        Course(List<BatteryCourse.Mark> marks) {
+        /** Of years of rounds, those that are compared: since a time, and the last ones before it. */
+        static Course lately(BatteryCourse course, Instant from) {
+            List<BatteryCourse.Mark> marks = course.marks();
+            int first = marks.size();
+            while (first > 0 && !marks.get(first - 1).takenAt().isBefore(from)) {
+                first--;
+            }
+            return new Course(marks.subList(Math.max(0, first - ROUNDS_BEFORE), marks.size()));
+        }
+
+        private Course(List<BatteryCourse.Mark> marks) {
             this.marks = marks;
             this.sums = new double[marks.size() + 1];
             for (int i = 0; i < marks.size(); i++) {

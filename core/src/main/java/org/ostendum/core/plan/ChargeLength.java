@@ -1,6 +1,7 @@
 package org.ostendum.core.plan;
 
 import org.ostendum.core.charge.TimeToFull;
+import org.ostendum.core.plan.room.Lateness;
 
 /**
  * How long a charge lasts, as a line over what is missing: so much for each Ah and so much to finish. It is laid through the ends that

@@ -8,6 +8,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.SplittableRandom;
+import org.ostendum.core.plan.room.Lateness;
+import org.ostendum.core.plan.room.Pairing;
+import org.ostendum.core.plan.room.Task;
 
 /**
  * How likely each machine has its battery in time, by living through the plan again and again with charges of drawn lengths: one that
@@ -95,7 +98,7 @@ public record InTime(Map<String, Double> byUse, double all) {
         }
 
         private Duration drawn(PlanJob charge, Duration planned) {
-            PlanProblem.Pairing pair = lookup.pairing(charge.battery(), charge.charger());
+            Pairing pair = lookup.pairing(charge.battery(), charge.charger());
             double spread = pair == null ? Lateness.USUAL_SPREAD : pair.spread();
             return Duration.ofSeconds(Math.round(planned.toSeconds() * Lateness.part(spread, random.nextGaussian())));
         }

@@ -7,6 +7,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.plan.check.PlanChecker;
+import org.ostendum.core.plan.room.Task;
 
 /**
  * What is done when, and what cannot be.

@@ -9,6 +9,7 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.ostendum.core.judge.Message;
+import org.ostendum.core.plan.room.Task;
 
 /**
  * In what one plan differs from another, in sentences, the weightiest first.

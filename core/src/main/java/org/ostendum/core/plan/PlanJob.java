@@ -4,6 +4,8 @@ import java.time.Duration;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.judge.Message;
+import org.ostendum.core.plan.room.Span;
+import org.ostendum.core.plan.room.Task;
 
 /**
  * One job of a plan.

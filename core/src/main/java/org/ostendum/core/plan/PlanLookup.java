@@ -8,24 +8,25 @@ import java.util.Objects;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.plan.PlanProblem.Machine;
-import org.ostendum.core.plan.PlanProblem.Pairing;
-import org.ostendum.core.plan.PlanProblem.PlanCharger;
-import org.ostendum.core.plan.PlanProblem.PoolBattery;
-import org.ostendum.core.plan.PlanProblem.Shift;
-import org.ostendum.core.plan.PlanProblem.Worker;
+import org.ostendum.core.plan.room.Pairing;
+import org.ostendum.core.plan.room.PlanCharger;
+import org.ostendum.core.plan.room.PlanMachine;
+import org.ostendum.core.plan.room.PoolBattery;
+import org.ostendum.core.plan.room.Shift;
+import org.ostendum.core.plan.room.Task;
+import org.ostendum.core.plan.room.Worker;
 
 /** What a problem names, found by its code. */
 public final class PlanLookup {
-    private final Map<String, Machine> machines;
+    private final Map<String, PlanMachine> machines;
     private final Map<String, PoolBattery> batteries;
     private final Map<String, PlanCharger> chargers;
     private final Map<String, Worker> people;
     private final Map<String, Map<String, Pairing>> pairings = new HashMap<>();
-    private final Map<String, Machine> fixedWith = new HashMap<>();
+    private final Map<String, PlanMachine> fixedWith = new HashMap<>();
 
     public PlanLookup(PlanProblem problem) {
-        machines = byCode(problem.machines(), Machine::code);
+        machines = byCode(problem.machines(), PlanMachine::code);
         batteries = byCode(problem.batteries(), PoolBattery::code);
         chargers = byCode(problem.chargers(), PlanCharger::code);
         people = byCode(problem.people(), Worker::code);
@@ -42,7 +43,7 @@ public final class PlanLookup {
         return map;
     }
 
-    public @Nullable Machine machine(@Nullable String code) {
+    public @Nullable PlanMachine machine(@Nullable String code) {
         return code == null ? null : machines.get(code);
     }
 
@@ -74,7 +75,7 @@ public final class PlanLookup {
     }
 
     public @Nullable Shift shift(@Nullable String machine, @Nullable String id) {
-        Machine found = machine(machine);
+        PlanMachine found = machine(machine);
         return found == null || id == null
                 ? null
                 : found.shifts().stream()
@@ -84,7 +85,7 @@ public final class PlanLookup {
     }
 
     /** @return by id of a use: when its battery has to be ready, being changed first */
-    static Map<String, Instant> neededAt(Plan plan) {
+    public static Map<String, Instant> neededAt(Plan plan) {
         Map<String, Instant> changes = new HashMap<>();
         plan.jobs(Task.CHANGE).forEach(job -> changes.put(job.machine() + "\n" + job.shift(), job.start()));
         Map<String, Instant> needed = new HashMap<>();
@@ -99,7 +100,7 @@ public final class PlanLookup {
         return machines.values().stream()
                 .filter(machine -> machine.battery() != null)
                 .collect(Collectors.toMap(
-                        Machine::code,
+                        PlanMachine::code,
                         machine -> Objects.requireNonNull(machine.battery()),
                         (a, b) -> a,
                         LinkedHashMap::new));

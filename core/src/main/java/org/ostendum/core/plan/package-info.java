@@ -1,4 +1,4 @@
-/** The plan of a room: what is asked of it, what comes out, how it differs from another, and what it costs. */
+/** The plan of a room: what is asked of it, what comes out, and how it differs from another. */
 @NullMarked
 package org.ostendum.core.plan;
 

@@ -17,40 +17,24 @@ import org.ostendum.core.safety.Training;
  * @param version counts up with every change of the file, from 1
  * @param title the job in a few words
  * @param purpose why it is done, in a sentence
- * @param subject what it is done to
- * @param duties of the batteries it is for; none for all
- * @param training without which it can be read but not begun
- * @param dress what is worn
- * @param hazards what may hurt
- * @param gates what must hold before it is begun
+ * @param scope what it is done to
+ * @param precautions what is asked of whoever does it, before it is begun
  * @param steps in their order
  * @param stops what ends it early, and what is done then
- * @param practices keys of the practices it carries out, such as {@code water.when}
- * @param records what its end means for the battery's history; null for nothing but the job itself
- * @param report whether its end leaves an incident report to be written and reviewed
- * @param lookOver whether who knows the job may answer all its steps at one look, if nothing is wrong
- * @param holds whether nothing else is done with the battery until it ends: it lies open, or in pieces
- * @param references what comes before it: local codes, the maker's manual, standards
+ * @param conduct how it is run and what its end means
+ * @param sources what it carries out, and what comes before it
  */
 public record Procedure(
         String id,
         int version,
         String title,
         String purpose,
-        Subject subject,
-        Set<Duty> duties,
-        Training training,
-        Set<Dress> dress,
-        Set<Hazard> hazards,
-        List<GateKey> gates,
+        Scope scope,
+        Precautions precautions,
         List<Step> steps,
         List<StopCondition> stops,
-        List<String> practices,
-        @Nullable Records records,
-        boolean report,
-        boolean lookOver,
-        boolean holds,
-        List<String> references) {
+        Conduct conduct,
+        Sources sources) {
 
     /** What a job is done to. */
     public enum Subject {
@@ -98,15 +82,85 @@ public record Procedure(
      */
     public record Records(Happening happening, @Nullable String quantityFrom, @Nullable String evidenceFrom) {}
 
+    /** @param duties of the batteries it is for; none for all */
+    public record Scope(Subject subject, Set<Duty> duties) {
+        public Scope {
+            duties = Set.copyOf(duties);
+        }
+    }
+
+    /**
+     * @param training without which it can be read but not begun
+     * @param dress what is worn
+     * @param hazards what may hurt
+     * @param gates what must hold before it is begun
+     */
+    public record Precautions(Training training, Set<Dress> dress, Set<Hazard> hazards, List<GateKey> gates) {
+        public Precautions {
+            dress = Set.copyOf(dress);
+            hazards = Set.copyOf(hazards);
+            gates = List.copyOf(gates);
+        }
+    }
+
+    /**
+     * @param records what its end means for the battery's history; null for nothing but the job itself
+     * @param report whether its end leaves an incident report to be written and reviewed
+     * @param lookOver whether who knows the job may answer all its steps at one look, if nothing is wrong
+     * @param holds whether nothing else is done with the battery until it ends: it lies open, or in pieces
+     */
+    public record Conduct(@Nullable Records records, boolean report, boolean lookOver, boolean holds) {}
+
+    /**
+     * @param practices keys of the practices it carries out, such as {@code water.when}
+     * @param references what comes before it: local codes, the maker's manual, standards
+     */
+    public record Sources(List<String> practices, List<String> references) {
+        public Sources {
+            practices = List.copyOf(practices);
+            references = List.copyOf(references);
+        }
+    }
+
     public Procedure {
-        duties = Set.copyOf(duties);
-        dress = Set.copyOf(dress);
-        hazards = Set.copyOf(hazards);
-        gates = List.copyOf(gates);
         steps = List.copyOf(steps);
         stops = List.copyOf(stops);
-        practices = List.copyOf(practices);
-        references = List.copyOf(references);
+    }
+
+    public Subject subject() {
+        return scope.subject();
+    }
+
+    public Set<Duty> duties() {
+        return scope.duties();
+    }
+
+    public Training training() {
+        return precautions.training();
+    }
+
+    public Set<Dress> dress() {
+        return precautions.dress();
+    }
+
+    public Set<Hazard> hazards() {
+        return precautions.hazards();
+    }
+
+    public List<GateKey> gates() {
+        return precautions.gates();
+    }
+
+    public @Nullable Records records() {
+        return conduct.records();
+    }
+
+    public List<String> practices() {
+        return sources.practices();
+    }
+
+    public List<String> references() {
+        return sources.references();
     }
 
     /** The same procedure with each of its texts said anew, as in another language. */
@@ -116,24 +170,16 @@ public record Procedure(
                 version,
                 anew.apply(title),
                 anew.apply(purpose),
-                subject,
-                duties,
-                training,
-                dress,
-                hazards,
-                gates,
+                scope,
+                precautions,
                 steps.stream().map(step -> step.said(anew)).toList(),
                 stops.stream().map(stop -> stop.said(anew)).toList(),
-                practices,
-                records,
-                report,
-                lookOver,
-                holds,
-                references.stream().map(anew).toList());
+                conduct,
+                new Sources(practices(), references().stream().map(anew).toList()));
     }
 
     public boolean isFor(Duty duty) {
-        return duties.isEmpty() || duties.contains(duty);
+        return duties().isEmpty() || duties().contains(duty);
     }
 
     /**
@@ -141,7 +187,7 @@ public record Procedure(
      * @return whether it can be done there at all
      */
     public boolean canBeDoneTo(@Nullable Duty duty) {
-        return duty == null ? subject == Subject.ROOM : subject == Subject.BATTERY && isFor(duty);
+        return duty == null ? subject() == Subject.ROOM : subject() == Subject.BATTERY && isFor(duty);
     }
 
     public Optional<Step> step(String stepId) {
@@ -163,6 +209,7 @@ public record Procedure(
 
     /** @return whether one look answers all its steps: a site may have added one that wants a figure */
     public boolean canBeLookedOver() {
-        return lookOver && steps.stream().allMatch(step -> step.rightAnswer().isPresent());
+        return conduct.lookOver()
+                && steps.stream().allMatch(step -> step.rightAnswer().isPresent());
     }
 }

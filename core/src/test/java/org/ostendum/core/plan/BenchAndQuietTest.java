@@ -12,14 +12,16 @@ import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
-import org.ostendum.core.plan.PlanProblem.Due;
-import org.ostendum.core.plan.PlanProblem.PlanCharger;
-import org.ostendum.core.plan.PlanProblem.Room;
-import org.ostendum.core.plan.PlanProblem.Worker;
 import org.ostendum.core.plan.check.Breach;
 import org.ostendum.core.plan.check.HardRule;
 import org.ostendum.core.plan.check.PlanChecker;
 import org.ostendum.core.plan.make.PlanMaker;
+import org.ostendum.core.plan.room.Due;
+import org.ostendum.core.plan.room.PlanCharger;
+import org.ostendum.core.plan.room.RoomLimits;
+import org.ostendum.core.plan.room.Span;
+import org.ostendum.core.plan.room.Task;
+import org.ostendum.core.plan.room.Worker;
 
 /** Tests that empty a battery on the bench, times in which people are left alone, and rooms with more than one air. */
 class BenchAndQuietTest {
@@ -155,7 +157,7 @@ class BenchAndQuietTest {
     void eachAirBearsItsOwnChargersAlone() {
         room.machines.clear();
         room.with(SmallRoom.battery("B1", 300)).with(SmallRoom.battery("B2", 300));
-        room.room = new Room(null, null, Map.of("north", 110.0, "south", 110.0));
+        room.room = new RoomLimits(null, null, Map.of("north", 110.0, "south", 110.0));
         assertThat(starts("north", "north")).hasSize(2);
         assertThat(starts("north", "south")).containsOnly(at(0, 0));
     }

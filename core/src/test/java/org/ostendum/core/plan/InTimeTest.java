@@ -8,7 +8,9 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import org.ostendum.core.plan.PlanProblem.Pairing;
+import org.ostendum.core.plan.cost.PlanCosts;
+import org.ostendum.core.plan.room.Pairing;
+import org.ostendum.core.plan.room.Task;
 
 class InTimeTest {
     private static final int DRAWS = 4000;

@@ -10,17 +10,18 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
-import org.ostendum.core.plan.PlanProblem.Due;
-import org.ostendum.core.plan.PlanProblem.Machine;
-import org.ostendum.core.plan.PlanProblem.PoolBattery;
-import org.ostendum.core.plan.PlanProblem.Room;
-import org.ostendum.core.plan.PlanProblem.Shift;
-import org.ostendum.core.plan.PlanProblem.Worker;
 import org.ostendum.core.plan.check.Breach;
 import org.ostendum.core.plan.check.HardRule;
 import org.ostendum.core.plan.make.BrokenPlan;
 import org.ostendum.core.plan.make.Decisions;
 import org.ostendum.core.plan.make.PlanMaker;
+import org.ostendum.core.plan.room.Due;
+import org.ostendum.core.plan.room.PlanMachine;
+import org.ostendum.core.plan.room.PoolBattery;
+import org.ostendum.core.plan.room.RoomLimits;
+import org.ostendum.core.plan.room.Shift;
+import org.ostendum.core.plan.room.Task;
+import org.ostendum.core.plan.room.Worker;
 
 class PlanMakerTest {
     private final SmallRoom room = new SmallRoom();
@@ -84,7 +85,7 @@ class PlanMakerTest {
 
     @Test
     void powerForOneChargerPutsThemOneAfterTheOther() {
-        room.room = new Room(10.0, null);
+        room.room = new RoomLimits(10.0, null);
         Plan plan = plan();
         assertThat(new PlanLoads(new PlanLookup(room.problem()), plan.jobs())
                         .kilowatts()
@@ -104,9 +105,9 @@ class PlanMakerTest {
 
     @Test
     void whatCannotBeIsToldWithWhatIsMissing() {
-        room.with(new Machine(
+        room.with(new PlanMachine(
                 "F1", 48, "blue", 800, 1200, "B1", false, List.of(new Shift("big", at(0, 6), at(0, 14), 500))));
-        room.with(new Machine(
+        room.with(new PlanMachine(
                 "F2", 80, "red", 800, 1200, null, false, List.of(new Shift("red", at(0, 6), at(0, 14), 100))));
         assertThat(plan().unmet())
                 .extracting(un -> un.why().key())
@@ -115,7 +116,7 @@ class PlanMakerTest {
 
     @Test
     void whatDoesNotSitInItsBayStaysOutOfATruck() {
-        Machine truck = SmallRoom.truck("F1", null, 6, 14);
+        PlanMachine truck = SmallRoom.truck("F1", null, 6, 14);
         room.with(refusing(truck, Set.of("B1", "B2", "B3")));
         assertThat(plan().jobs(Task.USE))
                 .filteredOn(use -> "F1".equals(use.machine()))
@@ -128,8 +129,8 @@ class PlanMakerTest {
                 .containsOnly("plan.unmet.none-fits");
     }
 
-    private static Machine refusing(Machine like, Set<String> refused) {
-        return new Machine(
+    private static PlanMachine refusing(PlanMachine like, Set<String> refused) {
+        return new PlanMachine(
                 like.code(),
                 like.volts(),
                 like.connector(),
@@ -170,7 +171,8 @@ class PlanMakerTest {
     /** Nothing lies between the charge of a golf car and its work: it equalises on another day. */
     @Test
     void nothingEqualisesBehindAChargeThatEndsAsTheWorkBegins() {
-        room.with(new Machine("C1", 48, "grey", 0, 0, "G1", true, List.of(new Shift("mon", at(0, 4), at(0, 12), 60))));
+        room.with(new PlanMachine(
+                "C1", 48, "grey", 0, 0, "G1", true, List.of(new Shift("mon", at(0, 4), at(0, 12), 60))));
         Due even = new Due(Task.EQUALISE, at(0, 0), at(1, 20), 5, 60);
         room.with(new PoolBattery("G1", 48, "grey", 300, 150, 90, null, false, 0.2, 40, "bay", List.of(even)));
         Plan plan = plan();
@@ -192,7 +194,7 @@ class PlanMakerTest {
     @Test
     void whatHasBegunGoesOn() {
         room.machines.removeIf(m -> m.code().equals("F1"));
-        room.machines.add(new Machine(
+        room.machines.add(new PlanMachine(
                 "F1",
                 48,
                 "blue",
@@ -241,7 +243,7 @@ class PlanMakerTest {
     /** Somebody plugged in more than the room bears: that is so, and the plan adds nothing to it until it is over. */
     @Test
     void whatHasBegunOverTheLimitIsAFact() {
-        room.room = new PlanProblem.Room(15.0, null);
+        room.room = new RoomLimits(15.0, null);
         for (int i = 1; i <= 3; i++) {
             room.with(SmallRoom.battery("B" + i, 240));
         }

@@ -6,29 +6,32 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import org.ostendum.core.plan.PlanProblem.Due;
-import org.ostendum.core.plan.PlanProblem.Machine;
-import org.ostendum.core.plan.PlanProblem.Pairing;
-import org.ostendum.core.plan.PlanProblem.PlanCharger;
-import org.ostendum.core.plan.PlanProblem.PoolBattery;
-import org.ostendum.core.plan.PlanProblem.Price;
-import org.ostendum.core.plan.PlanProblem.Room;
-import org.ostendum.core.plan.PlanProblem.Shift;
-import org.ostendum.core.plan.PlanProblem.Times;
-import org.ostendum.core.plan.PlanProblem.Worker;
+import org.ostendum.core.plan.room.Due;
+import org.ostendum.core.plan.room.Pairing;
+import org.ostendum.core.plan.room.PlanCharger;
+import org.ostendum.core.plan.room.PlanMachine;
+import org.ostendum.core.plan.room.PlanSite;
+import org.ostendum.core.plan.room.PoolBattery;
+import org.ostendum.core.plan.room.Price;
+import org.ostendum.core.plan.room.RoomLimits;
+import org.ostendum.core.plan.room.Shift;
+import org.ostendum.core.plan.room.Span;
+import org.ostendum.core.plan.room.Task;
+import org.ostendum.core.plan.room.Times;
+import org.ostendum.core.plan.room.Worker;
 
 /** A room of two trucks, a golf car, four batteries and three chargers, to be changed before it is planned. */
 public final class SmallRoom {
     public static final Instant MONDAY = Instant.parse("2026-11-30T00:00:00Z");
     public static final double SHIFT_AH = 300;
 
-    public final List<Machine> machines = new ArrayList<>();
+    public final List<PlanMachine> machines = new ArrayList<>();
     public final List<PoolBattery> batteries = new ArrayList<>();
     public final List<PlanCharger> chargers = new ArrayList<>();
     public final List<Pairing> charging = new ArrayList<>();
     public final List<Worker> people = new ArrayList<>();
     public final List<PlanJob> pinned = new ArrayList<>();
-    public Room room = Room.UNLIMITED;
+    public RoomLimits room = RoomLimits.UNLIMITED;
     public Plan earlier;
 
     public static Instant at(int day, int hour) {
@@ -38,8 +41,8 @@ public final class SmallRoom {
     public SmallRoom() {
         machines.add(truck("F1", "B1", 6, 14));
         machines.add(truck("F2", "B2", 6, 14));
-        machines.add(
-                new Machine("C1", 48, "grey", 0, 0, "G1", true, List.of(new Shift("mon", at(0, 8), at(0, 12), 60))));
+        machines.add(new PlanMachine(
+                "C1", 48, "grey", 0, 0, "G1", true, List.of(new Shift("mon", at(0, 8), at(0, 12), 60))));
         for (int i = 1; i <= 4; i++) {
             batteries.add(battery("B" + i, 0));
         }
@@ -58,8 +61,8 @@ public final class SmallRoom {
                 List.of(new Span(at(0, 5), at(0, 22)), new Span(at(1, 5), at(1, 22)))));
     }
 
-    public static Machine truck(String code, String battery, int from, int until) {
-        return new Machine(
+    public static PlanMachine truck(String code, String battery, int from, int until) {
+        return new PlanMachine(
                 code,
                 48,
                 "blue",
@@ -81,7 +84,7 @@ public final class SmallRoom {
         return this;
     }
 
-    public SmallRoom with(Machine machine) {
+    public SmallRoom with(PlanMachine machine) {
         machines.replaceAll(old -> old.code().equals(machine.code()) ? machine : old);
         return this;
     }
@@ -94,17 +97,18 @@ public final class SmallRoom {
                 1,
                 earlier,
                 pinned,
-                machines,
-                batteries,
-                chargers,
-                charging,
-                people,
-                room,
-                List.of(
-                        new Price(MONDAY, at(0, 6), 0.15),
-                        new Price(at(0, 6), at(0, 22), 0.24),
-                        new Price(at(0, 22), at(2, 0), 0.15)),
-                Times.USUAL,
+                new PlanSite(
+                        machines,
+                        batteries,
+                        chargers,
+                        charging,
+                        people,
+                        room,
+                        List.of(
+                                new Price(MONDAY, at(0, 6), 0.15),
+                                new Price(at(0, 6), at(0, 22), 0.24),
+                                new Price(at(0, 22), at(2, 0), 0.15)),
+                        Times.USUAL),
                 Map.of());
     }
 }

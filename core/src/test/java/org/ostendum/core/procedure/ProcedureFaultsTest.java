@@ -39,20 +39,12 @@ class ProcedureFaultsTest {
                 version,
                 title,
                 "Purpose",
-                Procedure.Subject.BATTERY,
-                Set.of(),
-                Training.BATTERY_CARE,
-                Set.of(),
-                Set.of(),
-                List.of(),
+                new Procedure.Scope(Procedure.Subject.BATTERY, Set.of()),
+                new Procedure.Precautions(Training.BATTERY_CARE, Set.of(), Set.of(), List.of()),
                 steps,
                 List.of(HOT),
-                practices,
-                records,
-                false,
-                false,
-                false,
-                references);
+                new Procedure.Conduct(records, false, false, false),
+                new Procedure.Sources(practices, references));
     }
 
     private static Procedure of(Step... steps) {

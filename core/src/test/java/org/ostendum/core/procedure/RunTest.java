@@ -53,20 +53,12 @@ class RunTest {
                 1,
                 "Title",
                 "Purpose",
-                Procedure.Subject.BATTERY,
-                duties,
-                Training.BATTERY_CARE,
-                Set.of(),
-                Set.of(),
-                List.of(),
+                new Procedure.Scope(Procedure.Subject.BATTERY, duties),
+                new Procedure.Precautions(Training.BATTERY_CARE, Set.of(), Set.of(), List.of()),
                 steps,
                 List.of(HOT, CRACKED),
-                List.of("inspect.case"),
-                null,
-                false,
-                false,
-                false,
-                List.of("The maker’s manual"));
+                new Procedure.Conduct(null, false, false, false),
+                new Procedure.Sources(List.of("inspect.case"), List.of("The maker’s manual")));
     }
 
     private static Step step(String id, Task task) {

@@ -39,20 +39,12 @@ class StepSumTest {
                 1,
                 "Title",
                 "Purpose",
-                Procedure.Subject.BATTERY,
-                Set.of(),
-                Training.ACID_WORK,
-                Set.of(),
-                Set.of(),
-                List.of(),
+                new Procedure.Scope(Procedure.Subject.BATTERY, Set.of()),
+                new Procedure.Precautions(Training.ACID_WORK, Set.of(), Set.of(), List.of()),
                 List.of(step),
                 List.of(),
-                List.of("acid.adjust"),
-                null,
-                false,
-                false,
-                false,
-                List.of("The maker’s manual"));
+                new Procedure.Conduct(null, false, false, false),
+                new Procedure.Sources(List.of("acid.adjust"), List.of("The maker’s manual")));
         return Run.of(procedure, "Tom", List.of(new RunEvent(Told.NOW, "Tom", RunEvent.Kind.DONE, "before", before)));
     }
 

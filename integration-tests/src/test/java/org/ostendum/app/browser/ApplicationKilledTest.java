@@ -77,7 +77,7 @@ class ApplicationKilledTest extends ExchangesUnderWay {
     }
 
     private void beginTest() {
-        test = tests.open().stream().filter(t -> !t.byBank()).findFirst().orElseThrow();
+        test = tests.open().stream().filter(t -> !t.isByBank()).findFirst().orElseThrow();
         bench = new Browser(application.port(), 1280, 800);
         bench.signIn("tom");
         bench.go("/capacity/" + test.id());

@@ -71,7 +71,7 @@ class CapacityPagesTest extends JobsTest {
         tom.send(address + "/row", "volts", volts(cells, 1.66), "minutes", "306");
 
         CapacityTest done = tests.byId(test.id()).orElseThrow();
-        assertThat(done.endKind()).isEqualTo(CapacityTest.EndKind.CUT_OFF);
+        assertThat(done.end().kind()).isEqualTo(CapacityTest.EndKind.CUT_OFF);
         assertThat(done.part()).isBetween(0.85, 0.9);
         assertThat(tom.page(address)).contains("87 % of its rating: serviceable", "0.006", "Charge it now");
         // Its charge was opened in the tester's name, with every step of it still to be done.

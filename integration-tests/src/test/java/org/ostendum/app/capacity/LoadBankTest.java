@@ -108,7 +108,7 @@ class LoadBankTest {
         assertThat(passUntil(Duration.ofHours(6), () -> !test(test.id()).isOpen()))
                 .isTrue();
         CapacityTest done = test(test.id());
-        assertThat(done.endKind()).isEqualTo(EndKind.CUT_OFF);
+        assertThat(done.end().kind()).isEqualTo(EndKind.CUT_OFF);
         assertThat(done.part()).isBetween(0.9, 1.15);
         double lasted = testing.course(done).last().orElseThrow().hours();
         assertThat(ends.likely()).isCloseTo(lasted, within(0.06 * lasted));
@@ -149,7 +149,7 @@ class LoadBankTest {
         assertThat(passUntil(Duration.ofMinutes(30), () -> test(test.id()).isInterrupted()))
                 .isTrue();
         tests.resumed(test.id(), false);
-        assertThat(test(test.id()).byBank()).isFalse();
+        assertThat(test(test.id()).isByBank()).isFalse();
         assertThat(testing.end(test(test.id()), EndKind.BROKEN_OFF, "The bank is dead.", 1L, states.instant()))
                 .isTrue();
         assertThat(testing.end(test(test.id()), EndKind.BROKEN_OFF, "Again.", 1L, states.instant()))

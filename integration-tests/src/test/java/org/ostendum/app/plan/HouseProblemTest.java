@@ -22,6 +22,11 @@ import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.battery.CaseSize;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.plan.PlanProblem;
+import org.ostendum.core.plan.room.Due;
+import org.ostendum.core.plan.room.PlanCharger;
+import org.ostendum.core.plan.room.PlanMachine;
+import org.ostendum.core.plan.room.PoolBattery;
+import org.ostendum.core.plan.room.Worker;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** The demo's house as it is put before the planner. */
@@ -65,7 +70,7 @@ class HouseProblemTest extends JobsTest {
         return house.from(states.instant(), Duration.ofHours(48), 1, null);
     }
 
-    private PlanProblem.Worker asPlanned(String login) {
+    private Worker asPlanned(String login) {
         return house().people().stream()
                 .filter(worker -> worker.code().equals(login))
                 .findFirst()
@@ -81,7 +86,7 @@ class HouseProblemTest extends JobsTest {
         maud.send("/plan/hours", with(week, "house", "", "from", "06:00", "until", "12:00"));
         try {
             assertThat(maud.page("/plan/hours")).contains("Mo–Su 09:00–09:30", "Mo–Su 06:00–12:00");
-            PlanProblem.Worker tom = asPlanned("tom");
+            Worker tom = asPlanned("tom");
             assertThat(tom.quiet()).isNotEmpty().allMatch(span -> span.length().equals(Duration.ofMinutes(30)));
             assertThat(tom.shifts()).isNotEmpty().allMatch(span -> span.length().compareTo(Duration.ofHours(6)) <= 0);
             assertThat(hours.ofPeople()).noneMatch(line -> line.until().equals(LocalTime.of(9, 30)));
@@ -103,7 +108,7 @@ class HouseProblemTest extends JobsTest {
         assertThat(planned.room().litresPerHourMost()).isNull();
         assertThat(planned.room().airs()).isNotEmpty();
         assertThat(planned.chargers())
-                .extracting(PlanProblem.PlanCharger::air)
+                .extracting(PlanCharger::air)
                 .allMatch(air -> !air.isEmpty())
                 .containsAnyElementsOf(planned.room().airs().keySet());
     }
@@ -113,13 +118,13 @@ class HouseProblemTest extends JobsTest {
     void testsThatAreDueAreOnTheBench() {
         PlanProblem planned = house();
         int due = 0;
-        for (PlanProblem.PoolBattery b : planned.batteries()) {
+        for (PoolBattery b : planned.batteries()) {
             Battery battery = batteries.byCode(b.code()).orElseThrow();
             boolean asked =
                     states.nextThings(battery).stream().anyMatch(thing -> thing.step() == NextStep.TEST_CAPACITY);
             if (asked && states.stateOf(battery).inHand() == null) {
                 due++;
-                assertThat(b.due()).as(b.code()).anyMatch(PlanProblem.Due::isOnBench);
+                assertThat(b.due()).as(b.code()).anyMatch(Due::isOnBench);
             }
         }
         assertThat(due).as("batteries whose test is due").isPositive();
@@ -149,7 +154,7 @@ class HouseProblemTest extends JobsTest {
         }
     }
 
-    private PlanProblem.Machine asPlanned(Machine machine) {
+    private PlanMachine asPlanned(Machine machine) {
         return house.from(states.instant(), Duration.ofHours(12), 1, null).machines().stream()
                 .filter(planned -> planned.code().equals(machine.code()))
                 .findFirst()

@@ -34,9 +34,11 @@ import org.ostendum.core.people.Language;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.Task;
 import org.ostendum.core.plan.Term;
 import org.ostendum.core.plan.check.PlanChecker;
+import org.ostendum.core.plan.room.PlanMachine;
+import org.ostendum.core.plan.room.PoolBattery;
+import org.ostendum.core.plan.room.Task;
 import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.state.BatteryState;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -92,13 +94,11 @@ class PlanTest extends JobsTest {
         assertThat(plan.jobs(Task.CHARGE)).isNotEmpty();
         // A car that is put away needs no battery, and its battery none of the room's time.
         assertThat(problem.machines())
-                .extracting(PlanProblem.Machine::code)
+                .extracting(PlanMachine::code)
                 .contains("C1")
                 .doesNotContain("C13");
-        assertThat(problem.batteries())
-                .extracting(PlanProblem.PoolBattery::code)
-                .doesNotContain("G-13");
-        for (PlanProblem.PoolBattery b : problem.batteries()) {
+        assertThat(problem.batteries()).extracting(PoolBattery::code).doesNotContain("G-13");
+        for (PoolBattery b : problem.batteries()) {
             Battery battery = batteries.byCode(b.code()).orElseThrow();
             BatteryState state = states.stateOf(battery);
             if (state.heldFor() != null || state.severity() == Severity.STOP) {
@@ -225,7 +225,7 @@ class PlanTest extends JobsTest {
         assertThat(proposed().because()).contains(charge.battery(), "fault");
         assertThat(runs.problem(proposed().id()).batteries())
                 .filteredOn(b -> b.code().equals(charge.battery()))
-                .allMatch(PlanProblem.PoolBattery::held);
+                .allMatch(PoolBattery::held);
         mishaps.notOver(run.from()).forEach(m -> mishaps.over(m.id(), run.from()));
     }
 

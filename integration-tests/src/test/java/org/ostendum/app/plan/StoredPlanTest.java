@@ -12,9 +12,16 @@ import org.ostendum.core.judge.Message;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.Task;
 import org.ostendum.core.plan.Term;
 import org.ostendum.core.plan.make.PlanMaker;
+import org.ostendum.core.plan.room.Due;
+import org.ostendum.core.plan.room.PlanCharger;
+import org.ostendum.core.plan.room.PlanMachine;
+import org.ostendum.core.plan.room.PlanSite;
+import org.ostendum.core.plan.room.PoolBattery;
+import org.ostendum.core.plan.room.RoomLimits;
+import org.ostendum.core.plan.room.Task;
+import org.ostendum.core.plan.room.Worker;
 import org.ostendum.sim.room.RoomMaker;
 
 /** What is kept comes back as it was: whoever takes up a search plans the same room. */
@@ -25,9 +32,9 @@ class StoredPlanTest {
     void aProblemComesBackAsItWas() {
         PlanProblem made = RoomMaker.make(new RoomMaker.Size(12, 2, true), 3, 4);
         Plan plan = PlanMaker.byRuleOfThumb(made);
-        List<PlanProblem.Machine> machines = new ArrayList<>(made.machines());
+        List<PlanMachine> machines = new ArrayList<>(made.machines());
         machines.replaceAll(machine -> refusing(machine, made.batteries().get(0).code()));
-        List<PlanProblem.PoolBattery> batteries = new ArrayList<>(made.batteries());
+        List<PoolBattery> batteries = new ArrayList<>(made.batteries());
         batteries.replaceAll(StoredPlanTest::tested);
         PlanProblem problem = new PlanProblem(
                 made.from(),
@@ -36,14 +43,15 @@ class StoredPlanTest {
                 4,
                 null,
                 List.of(plan.jobs().get(0).withPinned(true)),
-                machines,
-                batteries,
-                made.chargers().stream().map(StoredPlanTest::inHall).toList(),
-                made.charging(),
-                made.people().stream().map(StoredPlanTest::withBreak).toList(),
-                new PlanProblem.Room(60.0, null, Map.of("hall", 900.0), 41.5),
-                made.tariff(),
-                made.rules(),
+                new PlanSite(
+                        machines,
+                        batteries,
+                        made.chargers().stream().map(StoredPlanTest::inHall).toList(),
+                        made.charging(),
+                        made.people().stream().map(StoredPlanTest::withBreak).toList(),
+                        new RoomLimits(60.0, null, Map.of("hall", 900.0), 41.5),
+                        made.tariff(),
+                        made.rules()),
                 Map.of(Term.PEAK, 3.0));
         PlanProblem back = stored.problem(stored.write(problem));
         assertThat(back.pinned())
@@ -52,8 +60,8 @@ class StoredPlanTest {
         assertThat(back).usingRecursiveComparison().ignoringFields("pinned").isEqualTo(problem);
     }
 
-    private static PlanProblem.Machine refusing(PlanProblem.Machine m, String battery) {
-        return new PlanProblem.Machine(
+    private static PlanMachine refusing(PlanMachine m, String battery) {
+        return new PlanMachine(
                 m.code(),
                 m.volts(),
                 m.connector(),
@@ -65,9 +73,9 @@ class StoredPlanTest {
                 m.shifts());
     }
 
-    private static PlanProblem.PoolBattery tested(PlanProblem.PoolBattery b) {
-        PlanProblem.Due test = new PlanProblem.Due(Task.TEST, RoomMaker.BEGINS, RoomMaker.BEGINS, 30, 480);
-        return new PlanProblem.PoolBattery(
+    private static PoolBattery tested(PoolBattery b) {
+        Due test = new Due(Task.TEST, RoomMaker.BEGINS, RoomMaker.BEGINS, 30, 480);
+        return new PoolBattery(
                 b.code(),
                 b.volts(),
                 b.connector(),
@@ -82,13 +90,13 @@ class StoredPlanTest {
                 List.of(test));
     }
 
-    private static PlanProblem.PlanCharger inHall(PlanProblem.PlanCharger c) {
-        return new PlanProblem.PlanCharger(
+    private static PlanCharger inHall(PlanCharger c) {
+        return new PlanCharger(
                 c.code(), c.volts(), c.connector(), c.place(), c.kw(), c.litresPerHour(), "hall", c.away());
     }
 
-    private static PlanProblem.Worker withBreak(PlanProblem.Worker w) {
-        return new PlanProblem.Worker(w.code(), w.may(), w.shifts(), w.shifts());
+    private static Worker withBreak(Worker w) {
+        return new Worker(w.code(), w.may(), w.shifts(), w.shifts());
     }
 
     @Test

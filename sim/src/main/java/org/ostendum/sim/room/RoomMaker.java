@@ -8,18 +8,19 @@ import java.util.Map;
 import java.util.Set;
 import java.util.SplittableRandom;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.PlanProblem.Due;
-import org.ostendum.core.plan.PlanProblem.Machine;
-import org.ostendum.core.plan.PlanProblem.Pairing;
-import org.ostendum.core.plan.PlanProblem.PlanCharger;
-import org.ostendum.core.plan.PlanProblem.PoolBattery;
-import org.ostendum.core.plan.PlanProblem.Price;
-import org.ostendum.core.plan.PlanProblem.Room;
-import org.ostendum.core.plan.PlanProblem.Shift;
-import org.ostendum.core.plan.PlanProblem.Times;
-import org.ostendum.core.plan.PlanProblem.Worker;
-import org.ostendum.core.plan.Span;
-import org.ostendum.core.plan.Task;
+import org.ostendum.core.plan.room.Due;
+import org.ostendum.core.plan.room.Pairing;
+import org.ostendum.core.plan.room.PlanCharger;
+import org.ostendum.core.plan.room.PlanMachine;
+import org.ostendum.core.plan.room.PlanSite;
+import org.ostendum.core.plan.room.PoolBattery;
+import org.ostendum.core.plan.room.Price;
+import org.ostendum.core.plan.room.RoomLimits;
+import org.ostendum.core.plan.room.Shift;
+import org.ostendum.core.plan.room.Span;
+import org.ostendum.core.plan.room.Task;
+import org.ostendum.core.plan.room.Times;
+import org.ostendum.core.plan.room.Worker;
 
 /**
  * Makes up a room: pools of truck batteries of three voltages, golf cars with batteries of their own, chargers, people, a tariff with
@@ -40,7 +41,7 @@ public final class RoomMaker {
 
     private final Size size;
     private final SplittableRandom chance;
-    private final List<Machine> machines = new ArrayList<>();
+    private final List<PlanMachine> machines = new ArrayList<>();
     private final List<PoolBattery> batteries = new ArrayList<>();
     private final List<PlanCharger> chargers = new ArrayList<>();
     private final List<Pairing> charging = new ArrayList<>();
@@ -90,14 +91,15 @@ public final class RoomMaker {
                 seed,
                 null,
                 List.of(),
-                machines,
-                batteries,
-                chargers,
-                charging,
-                people(),
-                new Room(kilowatts * part, litres * part),
-                tariff(),
-                Times.USUAL,
+                new PlanSite(
+                        machines,
+                        batteries,
+                        chargers,
+                        charging,
+                        people(),
+                        new RoomLimits(kilowatts * part, litres * part),
+                        tariff(),
+                        Times.USUAL),
                 Map.of());
     }
 
@@ -132,7 +134,7 @@ public final class RoomMaker {
         }
     }
 
-    private Machine truck(int type, int number, String battery) {
+    private PlanMachine truck(int type, int number, String battery) {
         boolean late = chance.nextDouble() < 0.5;
         int later = 900 * chance.nextInt(5);
         List<Shift> shifts = new ArrayList<>();
@@ -146,7 +148,7 @@ public final class RoomMaker {
                 shifts.add(shift(day, 14, 22, later, type));
             }
         }
-        return new Machine(
+        return new PlanMachine(
                 "F" + VOLTS[type] + "-" + number,
                 VOLTS[type],
                 PLUGS[type],
@@ -221,7 +223,7 @@ public final class RoomMaker {
                     at(day, 15 + chance.nextInt(4)),
                     40 + 60 * chance.nextDouble()));
         }
-        machines.add(new Machine("C-" + number, 48, "bay", 0, 0, battery, true, shifts));
+        machines.add(new PlanMachine("C-" + number, 48, "bay", 0, 0, battery, true, shifts));
         batteries.add(new PoolBattery(battery, 48, "bay", 300, 180, 0, null, false, 0.2, 100, "bay", due()));
         chargers.add(new PlanCharger(charger, 48, "bay", "bay", 1.1, 60, List.of()));
         charging.add(new Pairing(battery, charger, 3.0, 90));

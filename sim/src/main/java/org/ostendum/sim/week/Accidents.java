@@ -9,11 +9,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.PlanProblem.Machine;
-import org.ostendum.core.plan.PlanProblem.PlanCharger;
-import org.ostendum.core.plan.PlanProblem.Shift;
-import org.ostendum.core.plan.PlanProblem.Worker;
-import org.ostendum.core.plan.Span;
+import org.ostendum.core.plan.room.PlanCharger;
+import org.ostendum.core.plan.room.PlanMachine;
+import org.ostendum.core.plan.room.Shift;
+import org.ostendum.core.plan.room.Span;
+import org.ostendum.core.plan.room.Worker;
 
 /**
  * What does not go as planned. How often things go wrong is a rule of thumb.
@@ -42,7 +42,7 @@ record Accidents(Map<String, Outing> outings, Map<String, List<Span>> broken, Ma
 
     static final Accidents NONE = new Accidents(Map.of(), Map.of(), Map.of());
 
-    Outing of(Machine machine, Shift shift) {
+    Outing of(PlanMachine machine, Shift shift) {
         return outings.getOrDefault(machine.code() + " " + shift.id(), Outing.AS_EXPECTED);
     }
 
@@ -61,7 +61,7 @@ record Accidents(Map<String, Outing> outings, Map<String, List<Span>> broken, Ma
     static Accidents in(PlanProblem room, int days, long seed) {
         SplittableRandom chance = new SplittableRandom(~seed);
         Map<String, Outing> outings = new HashMap<>();
-        for (Machine machine : room.machines()) {
+        for (PlanMachine machine : room.machines()) {
             List<Shift> shifts = machine.shifts().stream()
                     .sorted(Comparator.comparing(Shift::start))
                     .toList();

@@ -2,8 +2,8 @@ package org.ostendum.sim.week;
 
 import java.util.HashMap;
 import java.util.Map;
-import org.ostendum.core.plan.PlanProblem.Pairing;
-import org.ostendum.core.plan.PlanProblem.PoolBattery;
+import org.ostendum.core.plan.room.Pairing;
+import org.ostendum.core.plan.room.PoolBattery;
 
 /** How long charges take in this room, as a house has learned it from many: a line over what was missing that one in twenty passes. */
 final class LearnedLengths {

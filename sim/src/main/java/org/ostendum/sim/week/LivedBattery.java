@@ -13,9 +13,9 @@ import org.ostendum.core.battery.Duty;
 import org.ostendum.core.battery.GravityMarks;
 import org.ostendum.core.battery.TrayPattern;
 import org.ostendum.core.plan.PlanJob;
-import org.ostendum.core.plan.PlanProblem.Due;
-import org.ostendum.core.plan.PlanProblem.PoolBattery;
-import org.ostendum.core.plan.Task;
+import org.ostendum.core.plan.room.Due;
+import org.ostendum.core.plan.room.PoolBattery;
+import org.ostendum.core.plan.room.Task;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.sim.RoomBattery;
 

@@ -4,9 +4,9 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
-import org.ostendum.core.plan.PlanProblem.Machine;
-import org.ostendum.core.plan.PlanProblem.Pairing;
-import org.ostendum.core.plan.Task;
+import org.ostendum.core.plan.room.Pairing;
+import org.ostendum.core.plan.room.PlanMachine;
+import org.ostendum.core.plan.room.Task;
 
 /** Looks why a machine stands without a battery. */
 final class Obstacles {
@@ -23,7 +23,7 @@ final class Obstacles {
         this.inMachine = inMachine;
     }
 
-    Obstacle of(Machine machine, Instant now) {
+    Obstacle of(PlanMachine machine, Instant now) {
         if (isOut(machine)) {
             return Obstacle.STILL_OUT;
         } else if (machine.fixed() && hasBroken(machine, now)) {
@@ -43,12 +43,12 @@ final class Obstacles {
         return fitting.stream().anyMatch(LivedBattery::isIdle) ? Obstacle.WAITS_FOR_CHARGE : Obstacle.ALL_AWAY;
     }
 
-    private boolean isOut(Machine machine) {
+    private boolean isOut(PlanMachine machine) {
         LivedBattery there = batteries.get(inMachine.getOrDefault(machine.code(), ""));
         return there != null && there.at != null && there.at.what() == Task.USE;
     }
 
-    private boolean isInAnother(LivedBattery battery, Machine machine) {
+    private boolean isInAnother(LivedBattery battery, PlanMachine machine) {
         return inMachine.entrySet().stream()
                 .anyMatch(in -> in.getValue().equals(battery.sheet.code())
                         && !in.getKey().equals(machine.code()));
@@ -58,7 +58,7 @@ final class Obstacles {
         return battery.at != null && battery.at.what().wantsCharger();
     }
 
-    private boolean hasBroken(Machine machine, Instant now) {
+    private boolean hasBroken(PlanMachine machine, Instant now) {
         return week.room().charging().stream()
                 .filter(pair -> pair.battery().equals(machine.battery()))
                 .map(Pairing::charger)

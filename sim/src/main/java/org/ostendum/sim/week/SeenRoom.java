@@ -11,13 +11,14 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.PlanProblem.Machine;
-import org.ostendum.core.plan.PlanProblem.PlanCharger;
-import org.ostendum.core.plan.PlanProblem.PoolBattery;
-import org.ostendum.core.plan.PlanProblem.Shift;
-import org.ostendum.core.plan.PlanProblem.Worker;
-import org.ostendum.core.plan.Span;
-import org.ostendum.core.plan.Task;
+import org.ostendum.core.plan.room.PlanCharger;
+import org.ostendum.core.plan.room.PlanMachine;
+import org.ostendum.core.plan.room.PlanSite;
+import org.ostendum.core.plan.room.PoolBattery;
+import org.ostendum.core.plan.room.Shift;
+import org.ostendum.core.plan.room.Span;
+import org.ostendum.core.plan.room.Task;
+import org.ostendum.core.plan.room.Worker;
 
 /** The room as whoever leads it sees it at a moment: what runs is a fact, what will go wrong is not known. */
 final class SeenRoom {
@@ -48,16 +49,17 @@ final class SeenRoom {
                 room.seed(),
                 inForce,
                 running,
-                room.machines().stream()
-                        .map(machine -> machine(machine, inMachine.get(machine.code()), running))
-                        .toList(),
-                batteries.stream().map(SeenRoom::battery).toList(),
-                room.chargers().stream().map(this::charger).toList(),
-                room.charging(),
-                room.people().stream().map(this::worker).toList(),
-                room.room().reached(reached),
-                room.tariff(),
-                room.rules(),
+                new PlanSite(
+                        room.machines().stream()
+                                .map(machine -> machine(machine, inMachine.get(machine.code()), running))
+                                .toList(),
+                        batteries.stream().map(SeenRoom::battery).toList(),
+                        room.chargers().stream().map(this::charger).toList(),
+                        room.charging(),
+                        room.people().stream().map(this::worker).toList(),
+                        room.room().reached(reached),
+                        room.tariff(),
+                        room.rules()),
                 room.weights());
     }
 
@@ -84,7 +86,7 @@ final class SeenRoom {
     }
 
     /** What is over is over; what comes back late is known to. */
-    private Machine machine(Machine machine, @Nullable String battery, List<PlanJob> running) {
+    private PlanMachine machine(PlanMachine machine, @Nullable String battery, List<PlanJob> running) {
         List<Shift> shifts = new ArrayList<>();
         for (Shift shift : machine.shifts()) {
             if (!shift.start().isBefore(now)) {

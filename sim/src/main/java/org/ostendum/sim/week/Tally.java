@@ -10,9 +10,10 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.gas.Gassing;
-import org.ostendum.core.plan.EnergyPrice;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.PlanProblem.Price;
+import org.ostendum.core.plan.cost.EnergyPrice;
+import org.ostendum.core.plan.room.PlanMachine;
+import org.ostendum.core.plan.room.Price;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.quantity.Celsius;
 
@@ -89,8 +90,8 @@ final class Tally {
 
     private double spread(Collection<LivedBattery> batteries) {
         List<String> fixed = room.machines().stream()
-                .filter(PlanProblem.Machine::fixed)
-                .map(PlanProblem.Machine::battery)
+                .filter(PlanMachine::fixed)
+                .map(PlanMachine::battery)
                 .toList();
         return batteries.stream()
                 .filter(battery -> !fixed.contains(battery.sheet.code()))

@@ -7,8 +7,8 @@ import java.util.Map;
 import java.util.Objects;
 import org.ostendum.core.plan.PlanLookup;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.PlanProblem.Pairing;
 import org.ostendum.core.plan.Term;
+import org.ostendum.core.plan.room.Pairing;
 import org.ostendum.sim.room.RoomMaker;
 
 /**
@@ -38,7 +38,7 @@ public record Week(PlanProblem room, Accidents accidents, int days, long seed) {
                 .map(pair -> lengths.of(pair, Objects.requireNonNull(lookup.battery(pair.battery()))))
                 .toList();
         return new Week(
-                room.withCharging(learned).withWeights(Map.of(Term.PEAK, PEAK_PRICE)),
+                room.with(site -> site.withCharging(learned)).withWeights(Map.of(Term.PEAK, PEAK_PRICE)),
                 Accidents.in(room, days, seed),
                 days,
                 seed);

@@ -12,10 +12,10 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanLookup;
-import org.ostendum.core.plan.PlanProblem.Machine;
-import org.ostendum.core.plan.PlanProblem.Shift;
-import org.ostendum.core.plan.PlanProblem.Worker;
-import org.ostendum.core.plan.Task;
+import org.ostendum.core.plan.room.PlanMachine;
+import org.ostendum.core.plan.room.Shift;
+import org.ostendum.core.plan.room.Task;
+import org.ostendum.core.plan.room.Worker;
 
 /** Lives through a week minute by minute, keeping to the plan in force as far as what happens lets it. */
 final class WeekRun {
@@ -98,7 +98,7 @@ final class WeekRun {
     }
 
     private void back(LivedBattery battery, PlanJob use) {
-        Machine machine = Objects.requireNonNull(lookup.machine(use.machine()));
+        PlanMachine machine = Objects.requireNonNull(lookup.machine(use.machine()));
         Shift shift = Objects.requireNonNull(lookup.shift(use.machine(), use.shift()));
         Accidents.Outing outing = week.accidents().of(machine, shift);
         Instant real = shift.end().plus(Duration.ofMinutes(outing.lateMinutes()));
@@ -245,7 +245,7 @@ final class WeekRun {
     }
 
     private void shifts() {
-        for (Machine machine : week.room().machines()) {
+        for (PlanMachine machine : week.room().machines()) {
             for (Shift shift : machine.shifts()) {
                 if (shift.start().plus(GRACE).equals(now)) {
                     tally.shift(met.contains(machine.code() + " " + shift.id()) ? null : obstacles.of(machine, now));

@@ -10,12 +10,12 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.PlanProblem.PlanCharger;
-import org.ostendum.core.plan.PlanProblem.Room;
-import org.ostendum.core.plan.Task;
 import org.ostendum.core.plan.Term;
 import org.ostendum.core.plan.check.PlanChecker;
 import org.ostendum.core.plan.make.PlanMaker;
+import org.ostendum.core.plan.room.PlanCharger;
+import org.ostendum.core.plan.room.RoomLimits;
+import org.ostendum.core.plan.room.Task;
 import org.ostendum.planner.PlanSearch;
 
 /** The search for plans in rooms that were made up. */
@@ -69,12 +69,14 @@ class SearchedRoomsTest {
         }
         double most = 2.5
                 * halls.stream().mapToDouble(PlanCharger::litresPerHour).max().orElseThrow();
-        PlanProblem problem =
-                whole.withChargers(halls).withRoom(new Room(null, null, Map.of("north", most, "south", 3 * most)));
+        PlanProblem problem = whole.with(site -> site.withChargers(halls))
+                .with(site -> site.withRoom(new RoomLimits(null, null, Map.of("north", most, "south", 3 * most))));
         Plan found = searched(problem);
         assertThat(PlanChecker.check(problem, found)).isEmpty();
         assertThat(found.cost()).isLessThan(PlanMaker.byRuleOfThumb(problem).cost());
-        assertThat(PlanChecker.check(problem.withRoom(new Room(null, null, Map.of("north", most / 2))), found))
+        assertThat(PlanChecker.check(
+                        problem.with(site -> site.withRoom(new RoomLimits(null, null, Map.of("north", most / 2)))),
+                        found))
                 .isNotEmpty();
     }
 

@@ -11,7 +11,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.Span;
+import org.ostendum.core.plan.room.Span;
 
 class WeekTest {
     @Test

@@ -18,10 +18,10 @@ import org.ostendum.core.charger.ChargerMatch;
 import org.ostendum.core.event.ChargeKind;
 import org.ostendum.core.gas.Gassing;
 import org.ostendum.core.plan.ChargeLength;
-import org.ostendum.core.plan.PlanProblem.Pairing;
-import org.ostendum.core.plan.PlanProblem.PlanCharger;
-import org.ostendum.core.plan.PlanProblem.Room;
-import org.ostendum.core.plan.Span;
+import org.ostendum.core.plan.room.Pairing;
+import org.ostendum.core.plan.room.PlanCharger;
+import org.ostendum.core.plan.room.RoomLimits;
+import org.ostendum.core.plan.room.Span;
 import org.ostendum.core.quantity.AmpHours;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.quantity.Celsius;
@@ -96,7 +96,7 @@ class HouseChargers {
     }
 
     /** What the air of each room carries off below the alarm, and what the site may draw and has drawn. */
-    static Room room(List<RoomPlan> plans, Rules site) {
+    static RoomLimits room(List<RoomPlan> plans, Rules site) {
         double power = site.number(RuleKey.SITE_POWER);
         double alarm = site.number(RuleKey.HYDROGEN_ALARM) / 100;
         Map<String, Double> airs = new LinkedHashMap<>();
@@ -106,7 +106,7 @@ class HouseChargers {
                 airs.put(plan.name(), 1000 * moved * alarm);
             }
         });
-        return new Room(power == 0 ? null : (Double) power, null, airs, site.number(RuleKey.SITE_PEAK));
+        return new RoomLimits(power == 0 ? null : (Double) power, null, airs, site.number(RuleKey.SITE_PEAK));
     }
 
     List<Pairing> pairings(

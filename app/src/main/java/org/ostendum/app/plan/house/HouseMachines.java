@@ -23,9 +23,9 @@ import org.ostendum.core.battery.Duty;
 import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.event.EventLog;
 import org.ostendum.core.plan.ExpectedWork;
-import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.PlanProblem.Shift;
-import org.ostendum.core.plan.Span;
+import org.ostendum.core.plan.room.PlanMachine;
+import org.ostendum.core.plan.room.Shift;
+import org.ostendum.core.plan.room.Span;
 import org.springframework.stereotype.Component;
 
 /** Machines of the house with what they need: hours as people have said, ampere-hours as they have been usual. */
@@ -52,8 +52,7 @@ class HouseMachines {
         this.zone = zone;
     }
 
-    List<PlanProblem.Machine> machines(
-            Collection<Battery> batteries, Instant from, Instant until, List<Mishap> mishaps) {
+    List<PlanMachine> machines(Collection<Battery> batteries, Instant from, Instant until, List<Mishap> mishaps) {
         Map<Long, List<WeekHours>> week = hours.ofMachines().stream().collect(Collectors.groupingBy(WeekHours::ofId));
         Map<Long, Battery> inMachine = batteries.stream()
                 .filter(battery -> battery.machineId() != null)
@@ -61,7 +60,7 @@ class HouseMachines {
         Map<Long, CaseSize> models = sizes.ofModels();
         Map<Long, CaseSize> bays = sizes.ofBays();
         Map<Integer, ExpectedWork> expected = new HashMap<>();
-        List<PlanProblem.Machine> all = new ArrayList<>();
+        List<PlanMachine> all = new ArrayList<>();
         for (Machine machine : machines.all()) {
             Battery battery = inMachine.get(machine.id());
             @Nullable Integer volts = volts(machine, battery);
@@ -78,7 +77,7 @@ class HouseMachines {
                     .forEach(shifts::add));
             besides(machine, mishaps, USUAL_PART * capacity).forEach(shifts::add);
             shifts.sort(Comparator.comparing(Shift::start));
-            all.add(new PlanProblem.Machine(
+            all.add(new PlanMachine(
                     machine.code(),
                     volts,
                     connector(machine, battery),

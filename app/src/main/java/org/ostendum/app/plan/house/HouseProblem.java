@@ -22,14 +22,15 @@ import org.ostendum.core.charge.Tariff;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.PlanProblem.Machine;
-import org.ostendum.core.plan.PlanProblem.Pairing;
-import org.ostendum.core.plan.PlanProblem.PlanCharger;
-import org.ostendum.core.plan.PlanProblem.PoolBattery;
-import org.ostendum.core.plan.PlanProblem.Price;
-import org.ostendum.core.plan.PlanProblem.Shift;
-import org.ostendum.core.plan.PlanProblem.Times;
-import org.ostendum.core.plan.Task;
+import org.ostendum.core.plan.room.Pairing;
+import org.ostendum.core.plan.room.PlanCharger;
+import org.ostendum.core.plan.room.PlanMachine;
+import org.ostendum.core.plan.room.PlanSite;
+import org.ostendum.core.plan.room.PoolBattery;
+import org.ostendum.core.plan.room.Price;
+import org.ostendum.core.plan.room.Shift;
+import org.ostendum.core.plan.room.Task;
+import org.ostendum.core.plan.room.Times;
 import org.ostendum.core.room.RoomPlan;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rulebook;
@@ -99,7 +100,7 @@ public class HouseProblem {
                 .filter(battery -> isPlanned(Objects.requireNonNull(states.get(battery.id()))))
                 .toList();
         List<RoomPlan> plans = chargers.plans();
-        List<Machine> needs = machines.machines(all, from, until, wrong);
+        List<PlanMachine> needs = machines.machines(all, from, until, wrong);
         List<Pairing> pairs = chargers.pairings(all, states, plans, book).stream()
                 .filter(pair -> wrong.stream().noneMatch(mishap -> mishap.forbids(pair.battery(), pair.charger())))
                 .toList();
@@ -135,14 +136,15 @@ public class HouseProblem {
                 SEED,
                 earlier,
                 pinned,
-                needs,
-                pool,
-                outlets,
-                pairs,
-                people.workers(from, until, wrong, site),
-                HouseChargers.room(plans, site),
-                prices(Tariff.of(site, zone), from, until.plus(PRICED_BEYOND)),
-                new Times((int) site.duration(RuleKey.COOLING).toMinutes(), changeMinutes, PLUG_MINUTES),
+                new PlanSite(
+                        needs,
+                        pool,
+                        outlets,
+                        pairs,
+                        people.workers(from, until, wrong, site),
+                        HouseChargers.room(plans, site),
+                        prices(Tariff.of(site, zone), from, until.plus(PRICED_BEYOND)),
+                        new Times((int) site.duration(RuleKey.COOLING).toMinutes(), changeMinutes, PLUG_MINUTES)),
                 weights.all());
     }
 
@@ -182,7 +184,7 @@ public class HouseProblem {
     private static List<PlanJob> running(
             List<Battery> all,
             Map<Long, BatteryState> states,
-            List<Machine> needs,
+            List<PlanMachine> needs,
             List<Pairing> pairs,
             Map<Long, String> over,
             Instant from) {
@@ -202,7 +204,7 @@ public class HouseProblem {
                 .filter(battery -> HouseBatteries.isHeld(Objects.requireNonNull(states.get(battery.id()))))
                 .map(Battery::code)
                 .collect(Collectors.toSet());
-        for (Machine machine : needs) {
+        for (PlanMachine machine : needs) {
             String code = machine.battery();
             if (code == null || held.contains(code)) {
                 // A machine whose battery may not work stands, whatever its hours say.
@@ -244,7 +246,7 @@ public class HouseProblem {
                 null);
     }
 
-    private static PlanJob use(Machine machine, String battery, Shift shift) {
+    private static PlanJob use(PlanMachine machine, String battery, Shift shift) {
         return new PlanJob(
                 "use-" + battery + "-now",
                 Task.USE,

@@ -8,19 +8,19 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
-import org.ostendum.core.plan.PlanProblem.Machine;
-import org.ostendum.core.plan.PlanProblem.Pairing;
-import org.ostendum.core.plan.PlanProblem.PlanCharger;
-import org.ostendum.core.plan.PlanProblem.PoolBattery;
-import org.ostendum.core.plan.PlanProblem.Shift;
-import org.ostendum.core.plan.Span;
-import org.ostendum.core.plan.Task;
+import org.ostendum.core.plan.room.Pairing;
+import org.ostendum.core.plan.room.PlanCharger;
+import org.ostendum.core.plan.room.PlanMachine;
+import org.ostendum.core.plan.room.PoolBattery;
+import org.ostendum.core.plan.room.Shift;
+import org.ostendum.core.plan.room.Span;
+import org.ostendum.core.plan.room.Task;
 
 /** Pinned jobs in a house that has moved on: a charge stays where and from when it was pinned; it lasts as long as it takes by now, and so does a change. */
 final class PinnedJobs {
     private final @Nullable Plan earlier;
     private final Instant from;
-    private final List<Machine> machines;
+    private final List<PlanMachine> machines;
     private final List<PoolBattery> batteries;
     private final List<PlanCharger> chargers;
     private final List<Pairing> pairs;
@@ -29,7 +29,7 @@ final class PinnedJobs {
     PinnedJobs(
             @Nullable Plan earlier,
             Instant from,
-            List<Machine> machines,
+            List<PlanMachine> machines,
             List<PoolBattery> batteries,
             List<PlanCharger> chargers,
             List<Pairing> pairs,

@@ -8,7 +8,7 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.plan.Span;
+import org.ostendum.core.plan.room.Span;
 
 /**
  * A stretch of the week in which a machine is needed or a person is there.

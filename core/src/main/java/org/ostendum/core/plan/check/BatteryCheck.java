@@ -9,11 +9,11 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanLookup;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.PlanProblem.Due;
-import org.ostendum.core.plan.PlanProblem.Pairing;
-import org.ostendum.core.plan.PlanProblem.PlanCharger;
-import org.ostendum.core.plan.PlanProblem.PoolBattery;
-import org.ostendum.core.plan.Task;
+import org.ostendum.core.plan.room.Due;
+import org.ostendum.core.plan.room.Pairing;
+import org.ostendum.core.plan.room.PlanCharger;
+import org.ostendum.core.plan.room.PoolBattery;
+import org.ostendum.core.plan.room.Task;
 
 /** Goes along the jobs of one battery and knows at each what is missing in it. */
 final class BatteryCheck {

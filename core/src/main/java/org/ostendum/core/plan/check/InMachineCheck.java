@@ -10,9 +10,9 @@ import java.util.stream.Stream;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanLookup;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.PlanProblem.Machine;
-import org.ostendum.core.plan.PlanProblem.PoolBattery;
-import org.ostendum.core.plan.Task;
+import org.ostendum.core.plan.room.PlanMachine;
+import org.ostendum.core.plan.room.PoolBattery;
+import org.ostendum.core.plan.room.Task;
 
 /** Whether each battery is in its machine when its shift begins, and may be in it. */
 final class InMachineCheck {
@@ -43,7 +43,7 @@ final class InMachineCheck {
     }
 
     private void put(Map<String, String> holds, PlanJob change) {
-        Machine machine = machineOf(change);
+        PlanMachine machine = machineOf(change);
         if (machine.fixed()) {
             PlanChecker.add(breaches, HardRule.FITS, change, machine.code() + " is never changed");
         }
@@ -56,7 +56,7 @@ final class InMachineCheck {
         if (PlanChecker.hasBegun(problem, use)) {
             return;
         }
-        Machine machine = machineOf(use);
+        PlanMachine machine = machineOf(use);
         PoolBattery battery = Objects.requireNonNull(lookup.battery(use.battery()));
         if (!battery.fits(machine)) {
             PlanChecker.add(breaches, HardRule.FITS, use, battery.code() + " does not go into " + machine.code());
@@ -83,7 +83,7 @@ final class InMachineCheck {
         }
     }
 
-    private Machine machineOf(PlanJob job) {
+    private PlanMachine machineOf(PlanJob job) {
         return Objects.requireNonNull(lookup.machine(job.machine()));
     }
 }

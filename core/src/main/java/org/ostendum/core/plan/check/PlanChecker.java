@@ -14,10 +14,10 @@ import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanLookup;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.PlanProblem.Machine;
-import org.ostendum.core.plan.PlanProblem.Shift;
-import org.ostendum.core.plan.PlanProblem.Worker;
-import org.ostendum.core.plan.Task;
+import org.ostendum.core.plan.room.PlanMachine;
+import org.ostendum.core.plan.room.Shift;
+import org.ostendum.core.plan.room.Task;
+import org.ostendum.core.plan.room.Worker;
 
 /**
  * Holds a plan against every hard rule, knowing nothing of how it was made: no plan is shown or kept that has not passed. What had
@@ -171,7 +171,7 @@ public final class PlanChecker {
             }
         }
         plan.unmet().stream().filter(Plan.Unmet::isShift).forEach(un -> worked.add(un.machine() + " " + un.shift()));
-        for (Machine machine : problem.machines()) {
+        for (PlanMachine machine : problem.machines()) {
             for (Shift shift : machine.shifts()) {
                 boolean within =
                         !shift.start().isBefore(problem.from()) && shift.start().isBefore(problem.until());

@@ -8,10 +8,10 @@ import java.util.Optional;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.plan.Plan.Unmet;
 import org.ostendum.core.plan.PlanJob;
-import org.ostendum.core.plan.PlanProblem.Due;
-import org.ostendum.core.plan.PlanProblem.Pairing;
-import org.ostendum.core.plan.PlanProblem.PoolBattery;
-import org.ostendum.core.plan.Task;
+import org.ostendum.core.plan.room.Due;
+import org.ostendum.core.plan.room.Pairing;
+import org.ostendum.core.plan.room.PoolBattery;
+import org.ostendum.core.plan.room.Task;
 
 /** Puts care where a battery stands: equalising behind a charge, water and readings while it is full, the rest between its jobs. */
 final class CarePlacer {

@@ -11,20 +11,20 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.plan.EnergyPrice;
 import org.ostendum.core.plan.Plan;
-import org.ostendum.core.plan.PlanCosts;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanLookup;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.PlanProblem.Pairing;
-import org.ostendum.core.plan.PlanProblem.PlanCharger;
-import org.ostendum.core.plan.PlanProblem.PoolBattery;
-import org.ostendum.core.plan.PlanProblem.Price;
-import org.ostendum.core.plan.Rest;
-import org.ostendum.core.plan.Task;
 import org.ostendum.core.plan.Term;
-import org.ostendum.core.plan.Uncharged;
+import org.ostendum.core.plan.cost.EnergyPrice;
+import org.ostendum.core.plan.cost.PlanCosts;
+import org.ostendum.core.plan.cost.Rest;
+import org.ostendum.core.plan.cost.Uncharged;
+import org.ostendum.core.plan.room.Pairing;
+import org.ostendum.core.plan.room.PlanCharger;
+import org.ostendum.core.plan.room.PoolBattery;
+import org.ostendum.core.plan.room.Price;
+import org.ostendum.core.plan.room.Task;
 
 /**
  * Lets each charge of a plan wait for cheaper hours where nothing is lost by it: whoever works when stays, and each battery is ready
@@ -85,8 +85,8 @@ public final class Cheaper {
 
     /** Care is put in at the end, where there is room: it does not hold up a charge. */
     private static PlanProblem withoutCare(PlanProblem problem) {
-        return problem.withBatteries(
-                problem.batteries().stream().map(PoolBattery::withoutCare).toList());
+        return problem.with(site -> site.withBatteries(
+                problem.batteries().stream().map(PoolBattery::withoutCare).toList()));
     }
 
     private static Decisions decided(PlanProblem problem, Plan plan) {

@@ -8,9 +8,9 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.PlanProblem.Machine;
-import org.ostendum.core.plan.PlanProblem.Shift;
-import org.ostendum.core.plan.Task;
+import org.ostendum.core.plan.room.PlanMachine;
+import org.ostendum.core.plan.room.Shift;
+import org.ostendum.core.plan.room.Task;
 
 /**
  * What is decided of a plan: which battery works which shift, from when it may be put in, and where and from when each charge runs.
@@ -33,7 +33,7 @@ public record Decisions(Map<String, String> batteries, Map<String, Charge> charg
     /** Where a charge runs and before when it does not begin. */
     public record Charge(String charger, Instant notBefore) {}
 
-    public static String shift(Machine machine, Shift shift) {
+    public static String shift(PlanMachine machine, Shift shift) {
         return shift(machine.code(), shift.id());
     }
 
@@ -73,7 +73,7 @@ public record Decisions(Map<String, String> batteries, Map<String, Charge> charg
     /** @return the same with every change made as soon as battery and machine are free: who is ill in the morning is missed less */
     public Decisions changedSoon(PlanProblem problem) {
         Map<String, Instant> soon = new HashMap<>();
-        for (Machine machine : problem.machines()) {
+        for (PlanMachine machine : problem.machines()) {
             machine.shifts().forEach(shift -> soon.put(shift(machine, shift), problem.from()));
         }
         return new Decisions(batteries, charges, soon);

@@ -13,8 +13,9 @@ import org.ostendum.core.plan.Plan.Unmet;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanLookup;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.PlanProblem.Pairing;
-import org.ostendum.core.plan.Task;
+import org.ostendum.core.plan.room.Pairing;
+import org.ostendum.core.plan.room.Shift;
+import org.ostendum.core.plan.room.Task;
 
 /** The jobs of a plan as they are put together, each taking what it needs. */
 final class Draft {
@@ -56,7 +57,7 @@ final class Draft {
                 : Math.max(start, end - Math.round(60 * pair.finishMinutes()));
     }
 
-    void use(String battery, String machine, PlanProblem.Shift shift, @Nullable Message reason) {
+    void use(String battery, String machine, Shift shift, @Nullable Message reason) {
         resources.battery(battery).take(resources.seconds(shift.start()), resources.seconds(shift.end()));
         add(Task.USE, battery, machine, shift.id(), null, null, shift.start(), shift.end(), reason);
     }

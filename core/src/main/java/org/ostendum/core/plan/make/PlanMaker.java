@@ -15,16 +15,16 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.plan.Plan;
-import org.ostendum.core.plan.PlanCosts;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.PlanProblem.Machine;
-import org.ostendum.core.plan.PlanProblem.PoolBattery;
-import org.ostendum.core.plan.PlanProblem.Shift;
-import org.ostendum.core.plan.Task;
-import org.ostendum.core.plan.Uncharged;
 import org.ostendum.core.plan.check.Breach;
 import org.ostendum.core.plan.check.PlanChecker;
+import org.ostendum.core.plan.cost.PlanCosts;
+import org.ostendum.core.plan.cost.Uncharged;
+import org.ostendum.core.plan.room.PlanMachine;
+import org.ostendum.core.plan.room.PoolBattery;
+import org.ostendum.core.plan.room.Shift;
+import org.ostendum.core.plan.room.Task;
 
 /**
  * Makes a plan from what is decided, going through the time that is planned: what works, what comes back, what goes on charge. It never
@@ -50,7 +50,7 @@ public final class PlanMaker {
 
     /** Something that comes up at a moment: a shift begins, or a battery is to be charged. */
     private record Event(
-            long at, @Nullable Machine machine, @Nullable Shift shift, String battery, String key, double missing) {
+            long at, @Nullable PlanMachine machine, @Nullable Shift shift, String battery, String key, double missing) {
         static final Comparator<Event> ORDER = Comparator.comparingLong(Event::at)
                 .thenComparing(event -> event.machine() != null)
                 .thenComparing(Event::key);
@@ -76,7 +76,7 @@ public final class PlanMaker {
 
     private Plan made() {
         problem.pinned().forEach(this::pin);
-        for (Machine machine : problem.machines()) {
+        for (PlanMachine machine : problem.machines()) {
             for (Shift shift : machine.shifts()) {
                 boolean pinned = pinnedUses.containsKey(Decisions.shift(machine, shift));
                 boolean within =
@@ -145,7 +145,7 @@ public final class PlanMaker {
         return new Event(Math.max(from, Math.min(last, wanted)), null, null, battery, key, missing);
     }
 
-    private void work(Event event, Machine machine, Shift shift) {
+    private void work(Event event, PlanMachine machine, Shift shift) {
         PlanJob pinned = pinnedUses.get(event.key());
         Optional<String> battery = pinned == null
                 ? uses.work(machine, shift, decisions)

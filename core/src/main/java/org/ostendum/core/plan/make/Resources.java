@@ -11,11 +11,11 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.plan.PlanLookup;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.PlanProblem.Pairing;
-import org.ostendum.core.plan.PlanProblem.PlanCharger;
-import org.ostendum.core.plan.PlanProblem.Worker;
-import org.ostendum.core.plan.Span;
-import org.ostendum.core.plan.Task;
+import org.ostendum.core.plan.room.Pairing;
+import org.ostendum.core.plan.room.PlanCharger;
+import org.ostendum.core.plan.room.Span;
+import org.ostendum.core.plan.room.Task;
+import org.ostendum.core.plan.room.Worker;
 
 /** Batteries, chargers, people, power and air of a room as far as a plan has taken them. Times are seconds from its beginning. */
 final class Resources {

@@ -10,13 +10,13 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.judge.Message;
-import org.ostendum.core.plan.Hurry;
 import org.ostendum.core.plan.Plan.Unmet;
 import org.ostendum.core.plan.PlanJob;
-import org.ostendum.core.plan.PlanProblem.Machine;
-import org.ostendum.core.plan.PlanProblem.PoolBattery;
-import org.ostendum.core.plan.PlanProblem.Shift;
-import org.ostendum.core.plan.Task;
+import org.ostendum.core.plan.cost.Hurry;
+import org.ostendum.core.plan.room.PlanMachine;
+import org.ostendum.core.plan.room.PoolBattery;
+import org.ostendum.core.plan.room.Shift;
+import org.ostendum.core.plan.room.Task;
 
 /** Which battery works in which machine, and where each is on its round of work, charge and rest. */
 final class Uses {
@@ -75,14 +75,14 @@ final class Uses {
         standing.ready = at;
     }
 
-    String pinned(Machine machine, Shift shift, PlanJob use) {
+    String pinned(PlanMachine machine, Shift shift, PlanJob use) {
         inMachine.values().remove(use.battery());
         worked(machine, shift, use.battery());
         return use.battery();
     }
 
     /** @return the battery that works the shift; empty where none can, which is told with its reason */
-    Optional<String> work(Machine machine, Shift shift, Decisions decisions) {
+    Optional<String> work(PlanMachine machine, Shift shift, Decisions decisions) {
         String key = Decisions.shift(machine, shift);
         @Nullable String decided = decisions.batteryOf(key);
         @Nullable Instant change = decisions.changeOf(key).orElse(null);
@@ -124,7 +124,7 @@ final class Uses {
     }
 
     /** @param from when it was decided; null for the last moment */
-    private boolean change(Machine machine, Shift shift, String battery, @Nullable Instant from) {
+    private boolean change(PlanMachine machine, Shift shift, String battery, @Nullable Instant from) {
         if (machine.fixed()) {
             return false;
         }
@@ -174,7 +174,7 @@ final class Uses {
                 : Message.of("plan.why.use", (int) Math.max(0, rested / 3600));
     }
 
-    private void worked(Machine machine, Shift shift, String battery) {
+    private void worked(PlanMachine machine, Shift shift, String battery) {
         inMachine.values().remove(battery);
         inMachine.put(machine.code(), battery);
         long end = resources.seconds(shift.end());
@@ -187,7 +187,7 @@ final class Uses {
     }
 
     /** The nearest thing to a battery, in words: what would help is what is missing. */
-    private Message lack(Machine machine, Shift shift, List<PoolBattery> fit) {
+    private Message lack(PlanMachine machine, Shift shift, List<PoolBattery> fit) {
         if (fit.isEmpty()) {
             return noneFits(machine, shift);
         }
@@ -204,7 +204,7 @@ final class Uses {
                 : Message.of("plan.unmet.nobody", next.get().code());
     }
 
-    private Message noneFits(Machine machine, Shift shift) {
+    private Message noneFits(PlanMachine machine, Shift shift) {
         List<PoolBattery> byPlate = draft.problem.batteries().stream()
                 .filter(battery -> battery.fits(machine))
                 .toList();

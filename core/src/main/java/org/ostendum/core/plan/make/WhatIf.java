@@ -13,8 +13,8 @@ import org.ostendum.core.plan.PlanDifference;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanLookup;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.PlanProblem.Price;
-import org.ostendum.core.plan.Task;
+import org.ostendum.core.plan.room.Price;
+import org.ostendum.core.plan.room.Task;
 
 /** What would be if one charge ran elsewhere or at another time: the plan put together anew with that one decision changed. */
 public final class WhatIf {

@@ -5,12 +5,13 @@ import java.util.Comparator;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.PlanProblem.Machine;
-import org.ostendum.core.plan.PlanProblem.PoolBattery;
-import org.ostendum.core.plan.PlanProblem.Shift;
-import org.ostendum.core.plan.PlanProblem.Worker;
-import org.ostendum.core.plan.Span;
-import org.ostendum.core.plan.Task;
+import org.ostendum.core.plan.room.Pairing;
+import org.ostendum.core.plan.room.PlanMachine;
+import org.ostendum.core.plan.room.PoolBattery;
+import org.ostendum.core.plan.room.Shift;
+import org.ostendum.core.plan.room.Span;
+import org.ostendum.core.plan.room.Task;
+import org.ostendum.core.plan.room.Worker;
 
 /**
  * The same week when things go badly: every machine of the pool takes more out, its best charger stands dead, and one person is missing for
@@ -35,17 +36,17 @@ final class BadWeek {
                         .thenComparing(Worker::code, Comparator.reverseOrder()))
                 .map(Worker::code)
                 .orElse(null);
-        return house.withMachines(house.machines().stream()
+        return house.with(site -> site.withMachines(house.machines().stream()
                         .map(machine -> pool.has(machine) ? harder(machine, most, house) : machine)
-                        .toList())
-                .withChargers(house.chargers().stream()
+                        .toList()))
+                .with(site -> site.withChargers(house.chargers().stream()
                         .map(charger -> charger.code().equals(dead)
                                 ? charger.away(List.of(new Span(house.from(), house.until())))
                                 : charger)
-                        .toList())
-                .withPeople(house.people().stream()
+                        .toList()))
+                .with(site -> site.withPeople(house.people().stream()
                         .map(worker -> worker.code().equals(away) ? missing(worker, house) : worker)
-                        .toList());
+                        .toList()));
     }
 
     /** One that is charging now stays as it is. */
@@ -54,14 +55,14 @@ final class BadWeek {
                 pool.batteries(house).stream().map(PoolBattery::code).toList();
         return house.charging().stream()
                 .filter(pair -> codes.contains(pair.battery()))
-                .map(PlanProblem.Pairing::charger)
+                .map(Pairing::charger)
                 .filter(charger -> house.pinned().stream().noneMatch(job -> charger.equals(job.charger())))
                 .min(Comparator.naturalOrder())
                 .orElse(null);
     }
 
     /** What has begun has taken what it takes. */
-    private static Machine harder(Machine machine, double most, PlanProblem house) {
+    private static PlanMachine harder(PlanMachine machine, double most, PlanProblem house) {
         return machine.with(machine.shifts().stream()
                 .map(shift -> shift.start().isBefore(house.from())
                         ? shift

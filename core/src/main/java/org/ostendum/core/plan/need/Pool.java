@@ -3,8 +3,8 @@ package org.ostendum.core.plan.need;
 import java.util.List;
 import java.util.Locale;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.PlanProblem.Machine;
-import org.ostendum.core.plan.PlanProblem.PoolBattery;
+import org.ostendum.core.plan.room.PlanMachine;
+import org.ostendum.core.plan.room.PoolBattery;
 
 /** Batteries that stand in for one another by voltage and plug, with the machines they work in. */
 public record Pool(int volts, String connector) {
@@ -19,7 +19,7 @@ public record Pool(int volts, String connector) {
                 .toList();
     }
 
-    boolean has(Machine machine) {
+    boolean has(PlanMachine machine) {
         return !machine.fixed()
                 && machine.volts() == volts
                 && machine.connector().equalsIgnoreCase(connector);
@@ -28,8 +28,8 @@ public record Pool(int volts, String connector) {
     /** @return its batteries, without those that never leave their machine */
     public List<PoolBattery> batteries(PlanProblem problem) {
         List<String> fixed = problem.machines().stream()
-                .filter(Machine::fixed)
-                .map(Machine::battery)
+                .filter(PlanMachine::fixed)
+                .map(PlanMachine::battery)
                 .toList();
         return problem.batteries().stream()
                 .filter(battery ->

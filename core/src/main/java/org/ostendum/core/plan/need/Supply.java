@@ -12,14 +12,14 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.ostendum.core.plan.EnergyPrice;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.PlanProblem.Machine;
-import org.ostendum.core.plan.PlanProblem.Pairing;
-import org.ostendum.core.plan.PlanProblem.PlanCharger;
-import org.ostendum.core.plan.PlanProblem.PoolBattery;
-import org.ostendum.core.plan.PlanProblem.Price;
-import org.ostendum.core.plan.PlanProblem.Times;
+import org.ostendum.core.plan.cost.EnergyPrice;
+import org.ostendum.core.plan.room.Pairing;
+import org.ostendum.core.plan.room.PlanCharger;
+import org.ostendum.core.plan.room.PlanMachine;
+import org.ostendum.core.plan.room.PoolBattery;
+import org.ostendum.core.plan.room.Price;
+import org.ostendum.core.plan.room.Times;
 
 /** What a house might have more or less of. */
 public enum Supply {
@@ -37,9 +37,9 @@ public enum Supply {
             return pool.batteries(house).stream()
                     .filter(battery -> !busy.contains(battery.code()))
                     .max(Comparator.comparing(PoolBattery::cycles).thenComparing(PoolBattery::code))
-                    .map(gone -> house.withBatteries(house.batteries().stream()
+                    .map(gone -> house.with(site -> site.withBatteries(house.batteries().stream()
                             .filter(battery -> !battery.equals(gone))
-                            .toList()))
+                            .toList())))
                     .orElse(house);
         }
     },
@@ -76,15 +76,15 @@ public enum Supply {
     NO_REST {
         @Override
         PlanProblem given(PlanProblem house, Pool pool, ZoneId zone) {
-            return house.withRules(
-                    new Times(0, house.rules().changeMinutes(), house.rules().plugMinutes()));
+            return house.with(site -> site.withRules(
+                    new Times(0, house.rules().changeMinutes(), house.rules().plugMinutes())));
         }
     },
     /** A kWh at night for half its price. */
     CHEAP_NIGHTS {
         @Override
         PlanProblem given(PlanProblem house, Pool pool, ZoneId zone) {
-            return house.withTariff(cheapNights(house, zone));
+            return house.with(site -> site.withTariff(cheapNights(house, zone)));
         }
     };
 
@@ -98,7 +98,7 @@ public enum Supply {
     /** Those in machines and those that people have plans with. */
     private static Set<String> busy(PlanProblem house) {
         Set<String> busy = new HashSet<>();
-        house.machines().stream().map(Machine::battery).forEach(busy::add);
+        house.machines().stream().map(PlanMachine::battery).forEach(busy::add);
         house.pinned().forEach(job -> busy.add(job.battery()));
         return busy;
     }
@@ -122,8 +122,8 @@ public enum Supply {
                 .filter(pair -> pair.battery().equals(like.code()))
                 .map(pair ->
                         new Pairing(code, pair.charger(), pair.minutesPerAh(), pair.finishMinutes(), pair.spread()));
-        return house.withBatteries(both(house.batteries(), Stream.of(more)))
-                .withCharging(both(house.charging(), pairs));
+        return house.with(site -> site.withBatteries(both(house.batteries(), Stream.of(more))))
+                .with(site -> site.withCharging(both(house.charging(), pairs)));
     }
 
     private static PlanProblem with(PlanProblem house, PlanCharger like, String suffix) {
@@ -139,7 +139,8 @@ public enum Supply {
                 .filter(pair -> pair.charger().equals(like.code()))
                 .map(pair -> new Pairing(
                         pair.battery(), more.code(), pair.minutesPerAh(), pair.finishMinutes(), pair.spread()));
-        return house.withChargers(both(house.chargers(), Stream.of(more))).withCharging(both(house.charging(), pairs));
+        return house.with(site -> site.withChargers(both(house.chargers(), Stream.of(more))))
+                .with(site -> site.withCharging(both(house.charging(), pairs)));
     }
 
     private static <T> List<T> both(List<T> one, Stream<T> other) {

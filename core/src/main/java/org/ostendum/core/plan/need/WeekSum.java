@@ -4,9 +4,9 @@ import java.util.List;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.PlanProblem.PoolBattery;
-import org.ostendum.core.plan.Task;
 import org.ostendum.core.plan.Term;
+import org.ostendum.core.plan.room.PoolBattery;
+import org.ostendum.core.plan.room.Task;
 
 /**
  * What a week is like.

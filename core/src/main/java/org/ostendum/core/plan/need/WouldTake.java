@@ -23,7 +23,7 @@ public final class WouldTake {
      */
     public static List<Line> of(PlanProblem house, Pool pool, ZoneId zone) {
         // What this month's meter has reached would hide what one supply draws less than another.
-        PlanProblem anyMonth = house.withRoom(house.room().reached(0));
+        PlanProblem anyMonth = house.with(site -> site.withRoom(house.room().reached(0)));
         return Arrays.stream(Supply.values())
                 .map(supply -> {
                     PlanProblem given = supply.given(anyMonth, pool, zone);

@@ -13,14 +13,15 @@ import org.junit.jupiter.api.Test;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.PlanProblem.Due;
-import org.ostendum.core.plan.PlanProblem.PlanCharger;
-import org.ostendum.core.plan.PlanProblem.Room;
-import org.ostendum.core.plan.PlanProblem.Worker;
 import org.ostendum.core.plan.SmallRoom;
-import org.ostendum.core.plan.Span;
-import org.ostendum.core.plan.Task;
 import org.ostendum.core.plan.make.PlanMaker;
+import org.ostendum.core.plan.room.Due;
+import org.ostendum.core.plan.room.PlanCharger;
+import org.ostendum.core.plan.room.PoolBattery;
+import org.ostendum.core.plan.room.RoomLimits;
+import org.ostendum.core.plan.room.Span;
+import org.ostendum.core.plan.room.Task;
+import org.ostendum.core.plan.room.Worker;
 
 /** Each hard rule, broken alone. */
 class PlanCheckerTest {
@@ -148,7 +149,7 @@ class PlanCheckerTest {
 
     @Test
     void oneThatIsHeldOrHoldsTooLittle() {
-        var held = new PlanProblem.PoolBattery("B1", 48, "blue", 1000, 600, 0, null, true, 0.2, 1, "", List.of());
+        var held = new PoolBattery("B1", 48, "blue", 1000, 600, 0, null, true, 0.2, 1, "", List.of());
         breaks(
                 new SmallRoom()
                         .with(SmallRoom.battery("B4", 200, EQUALISE))
@@ -157,7 +158,7 @@ class PlanCheckerTest {
                         .problem(),
                 plan,
                 HardRule.NOT_HELD);
-        var small = new PlanProblem.PoolBattery("B1", 48, "blue", 1000, 350, 0, null, false, 0.2, 1, "", List.of());
+        var small = new PoolBattery("B1", 48, "blue", 1000, 350, 0, null, false, 0.2, 1, "", List.of());
         breaks(
                 new SmallRoom()
                         .with(SmallRoom.battery("B4", 200, EQUALISE))
@@ -166,7 +167,7 @@ class PlanCheckerTest {
                         .problem(),
                 plan,
                 HardRule.HOLDS_ENOUGH);
-        var hot = new PlanProblem.PoolBattery("B1", 48, "blue", 1000, 600, 0, at(0, 9), false, 0.2, 1, "", List.of());
+        var hot = new PoolBattery("B1", 48, "blue", 1000, 600, 0, at(0, 9), false, 0.2, 1, "", List.of());
         breaks(
                 new SmallRoom()
                         .with(SmallRoom.battery("B4", 200, EQUALISE))
@@ -228,16 +229,16 @@ class PlanCheckerTest {
 
     @Test
     void moreThanTheRoomBears() {
-        room.room = new Room(12.0, 1000.0);
+        room.room = new RoomLimits(12.0, 1000.0);
         breaks(room.problem(), plan, HardRule.KILOWATTS);
-        room.room = new Room(1000.0, 110.0);
+        room.room = new RoomLimits(1000.0, 110.0);
         breaks(room.problem(), plan, HardRule.HYDROGEN);
-        room.room = new Room(22.0, 230.0, Map.of("hall", 90.0));
+        room.room = new RoomLimits(22.0, 230.0, Map.of("hall", 90.0));
         assertThat(PlanChecker.check(room.problem(), plan)).isEmpty();
         room.chargers.replaceAll(k -> new PlanCharger(
                 k.code(), k.volts(), k.connector(), k.place(), k.kw(), k.litresPerHour(), "hall", k.away()));
         breaks(room.problem(), plan, HardRule.HYDROGEN);
-        room.room = new Room(22.0, 230.0);
+        room.room = new RoomLimits(22.0, 230.0);
         assertThat(PlanChecker.check(room.problem(), plan)).isEmpty();
     }
 

@@ -40,7 +40,7 @@ class WouldTakeTest {
     /** What would be needed is asked for any month, not for the one whose peak is paid already. */
     @Test
     void whatTheMeterHasReachedHidesNoPeak() {
-        PlanProblem reached = house.withRoom(house.room().reached(500));
+        PlanProblem reached = house.with(site -> site.withRoom(house.room().reached(500)));
         WeekSum week = WouldTake.of(reached, pool, ZoneOffset.UTC).get(0).usual();
         assertThat(week.mostKilowatts())
                 .isPositive()

@@ -1,4 +1,4 @@
-package org.ostendum.core.plan;
+package org.ostendum.core.plan.cost;
 
 /**
  * How much of its charger's power a charge draws as it goes on: all at first, less as the voltage rises, a quarter while it finishes. Rule of

@@ -1,10 +1,14 @@
-package org.ostendum.core.plan;
+package org.ostendum.core.plan.cost;
 
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Objects;
-import org.ostendum.core.plan.PlanProblem.PlanCharger;
+import org.ostendum.core.plan.PlanJob;
+import org.ostendum.core.plan.PlanLookup;
+import org.ostendum.core.plan.PlanProblem;
+import org.ostendum.core.plan.room.PlanCharger;
+import org.ostendum.core.plan.room.Task;
 
 /** The highest power of a plan as it is billed: the mean of a half hour, as charges really draw ({@link ChargePower}), from the plan's beginning on. */
 final class PeakPower {

@@ -1,4 +1,4 @@
-package org.ostendum.core.plan;
+package org.ostendum.core.plan.room;
 
 import org.ostendum.core.statistics.Normal;
 
@@ -8,10 +8,10 @@ import org.ostendum.core.statistics.Normal;
  */
 public final class Lateness {
     /** So many of all charges take longer than planned. */
-    static final double PASSED = 0.05;
+    public static final double PASSED = 0.05;
 
     /** Deviations of the normal distribution beyond which lie {@link #PASSED}. */
-    static final double PLANNED_AT = 1.644854;
+    public static final double PLANNED_AT = 1.644854;
 
     /** Where nobody knows how much a charge varies (rule of thumb). */
     public static final double USUAL_SPREAD = 0.08;
@@ -39,7 +39,7 @@ public final class Lateness {
      * @param deviations drawn from the normal distribution
      * @return of the planned length
      */
-    static double part(double spread, double deviations) {
+    public static double part(double spread, double deviations) {
         return Math.exp(spread * (deviations - PLANNED_AT));
     }
 }

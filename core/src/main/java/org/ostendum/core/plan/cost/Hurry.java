@@ -1,10 +1,13 @@
-package org.ostendum.core.plan;
+package org.ostendum.core.plan.cost;
 
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.plan.Plan;
+import org.ostendum.core.plan.PlanJob;
+import org.ostendum.core.plan.room.Task;
 
 /** Changes at the last moment: whoever is ill that morning, or a battery that cools a little longer, leaves a machine standing. */
 public final class Hurry {

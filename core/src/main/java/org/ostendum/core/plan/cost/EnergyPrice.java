@@ -1,10 +1,10 @@
-package org.ostendum.core.plan;
+package org.ostendum.core.plan.cost;
 
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
-import org.ostendum.core.plan.PlanProblem.Price;
+import org.ostendum.core.plan.room.Price;
 
 /** What energy costs between any two moments: hours times the price of each. Before and after what is told, the nearest price holds. */
 public final class EnergyPrice {

@@ -1,4 +1,4 @@
-package org.ostendum.core.plan;
+package org.ostendum.core.plan.cost;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -9,7 +9,12 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import org.ostendum.core.plan.PlanProblem.Room;
+import org.ostendum.core.plan.PlanJob;
+import org.ostendum.core.plan.PlanLookup;
+import org.ostendum.core.plan.PlanProblem;
+import org.ostendum.core.plan.SmallRoom;
+import org.ostendum.core.plan.room.RoomLimits;
+import org.ostendum.core.plan.room.Task;
 
 class PeakPowerTest {
     private final SmallRoom room = new SmallRoom();
@@ -64,7 +69,7 @@ class PeakPowerTest {
 
     @Test
     void belowWhatTheMeterHasReachedNothingIsSaved() {
-        room.room = new Room(null, null, Map.of(), 15);
+        room.room = new RoomLimits(null, null, Map.of(), 15);
         assertThat(most(charge("K1", at(0, 1)))).isEqualTo(15);
         assertThat(most(charge("K1", at(0, 1)), charge("K2", at(0, 1)))).isEqualTo(20);
     }

@@ -1,9 +1,10 @@
-package org.ostendum.core.plan;
+package org.ostendum.core.plan.cost;
 
 import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
-import org.ostendum.core.plan.PlanProblem.PoolBattery;
+import org.ostendum.core.plan.PlanProblem;
+import org.ostendum.core.plan.room.PoolBattery;
 
 /** Even cycles over the batteries that could stand in for one another. */
 public final class Rotation {

@@ -1,4 +1,4 @@
-package org.ostendum.core.plan;
+package org.ostendum.core.plan.room;
 
 import java.time.Duration;
 import java.time.Instant;

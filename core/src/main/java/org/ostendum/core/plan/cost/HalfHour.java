@@ -1,4 +1,4 @@
-package org.ostendum.core.plan;
+package org.ostendum.core.plan.cost;
 
 /** Time cut into the half hours over which meters take their mean. */
 public final class HalfHour {

@@ -1,4 +1,4 @@
-package org.ostendum.core.plan;
+package org.ostendum.core.plan.cost;
 
 import java.time.Duration;
 import java.time.Instant;
@@ -11,11 +11,19 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.function.ToDoubleFunction;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.Plan.TermCost;
-import org.ostendum.core.plan.PlanProblem.Due;
-import org.ostendum.core.plan.PlanProblem.Pairing;
-import org.ostendum.core.plan.PlanProblem.PlanCharger;
-import org.ostendum.core.plan.PlanProblem.PoolBattery;
+import org.ostendum.core.plan.PlanJob;
+import org.ostendum.core.plan.PlanLookup;
+import org.ostendum.core.plan.PlanProblem;
+import org.ostendum.core.plan.Term;
+import org.ostendum.core.plan.room.Due;
+import org.ostendum.core.plan.room.Lateness;
+import org.ostendum.core.plan.room.Pairing;
+import org.ostendum.core.plan.room.PlanCharger;
+import org.ostendum.core.plan.room.PoolBattery;
+import org.ostendum.core.plan.room.Task;
+import org.ostendum.core.plan.room.Worker;
 
 /** What a plan costs, by the named terms: the one measure by which plans are compared, whoever made them. */
 public final class PlanCosts {
@@ -184,7 +192,7 @@ public final class PlanCosts {
     private double quiet() {
         return plan.jobs().stream()
                 .filter(job -> {
-                    PlanProblem.Worker worker = lookup.worker(job.person());
+                    Worker worker = lookup.worker(job.person());
                     return worker != null && worker.isQuiet(job.span());
                 })
                 .count();
