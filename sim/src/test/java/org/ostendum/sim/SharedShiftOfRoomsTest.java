@@ -68,7 +68,7 @@ class SharedShiftOfRoomsTest {
     /** @param off points the hydrometer is off from the day on which it is changed */
     private static Optional<SharedShift> shift(List<Life> room, int day, int off) {
         Instant now = START.plus(Duration.ofDays(day));
-        return SharedShift.of(room.stream().map(life -> course(life, now, off)).toList(), now);
+        return SharedShift.of(room.stream().map(life -> course(life, now, off)).toList(), Instant.EPOCH, now);
     }
 
     private static BatteryCourse course(Life life, Instant now, int off) {

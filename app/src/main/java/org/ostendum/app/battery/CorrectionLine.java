@@ -2,6 +2,7 @@ package org.ostendum.app.battery;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.ledger.LedgerEntry;
@@ -19,6 +20,11 @@ final class CorrectionLine {
         String reason = Objects.requireNonNullElse(back.reason(), "");
         if (back.takenBack() != null) {
             return words.text("line.taken-back.of", words.name(back.takenBack()), reason);
+        }
+        Integer points = entry.told(LedgerPayload.GravitiesShifted.class).addedPoints();
+        if (points != null) {
+            return words.text("line.correction.gravities", String.format(Locale.ROOT, "%+d", points), reason)
+                    .strip();
         }
         LedgerPayload.RoundCorrected round = entry.told(LedgerPayload.RoundCorrected.class);
         if (round.isAboutRound()) {

@@ -162,6 +162,9 @@ public sealed interface LedgerPayload {
         }
     }
 
+    /** @param addedPoints to every gravity of a round, which was read with a hydrometer that reads wrong; negative where it reads high */
+    record GravitiesShifted(@Nullable Integer addedPoints, @Nullable String reason) implements LedgerPayload {}
+
     /** @param takenBack the kind of the line that should never have been written */
     record TakenBack(@Nullable EntryKind takenBack, @Nullable String reason) implements LedgerPayload {}
 

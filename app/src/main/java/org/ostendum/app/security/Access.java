@@ -53,6 +53,8 @@ public final class Access {
             route(GET, "/mine", SAFETY_AND_WORKERS),
             route(GET, "/day", EVERYBODY),
             route(GET, "/rooms/*", EVERYBODY),
+            route(GET, "/rooms/*/hydrometer", WORKERS),
+            route(POST, "/rooms/*/hydrometer", WORKERS),
             route(GET, "/fleet", EVERYBODY),
             route(GET, "/charging", EVERYBODY),
             route(GET, "/plan", EVERYBODY),

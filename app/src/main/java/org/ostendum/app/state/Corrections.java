@@ -12,6 +12,7 @@ import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.quantity.Celsius;
+import org.ostendum.core.quantity.SpecificGravity;
 import org.ostendum.core.quantity.Volts;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -111,6 +112,35 @@ public class Corrections {
                 true,
                 was.level(),
                 was.colour());
+    }
+
+    /**
+     * Every gravity of some rounds, by as much: they were read with a hydrometer that reads wrong. Needs possible ones.
+     *
+     * @param read of one battery
+     * @param points added to each
+     */
+    @Transactional
+    public void shift(Battery battery, List<ClosedRound> read, int points, String reason, long personId) {
+        ledger.lock(battery.id());
+        LedgerPayload told = new LedgerPayload.GravitiesShifted(points, reason);
+        for (ClosedRound round : read) {
+            append(battery, null, round.ledgerEntryId(), told, personId);
+            rounds.reviseAll(
+                    battery.id(),
+                    round.id(),
+                    round.past().round().readings().stream()
+                            .filter(reading -> reading.gravity() != null)
+                            .map(reading -> shifted(reading, points))
+                            .toList());
+        }
+        follow(battery);
+    }
+
+    static CellReading shifted(CellReading was, int points) {
+        return was.gravity() == null
+                ? was
+                : was.withGravity(SpecificGravity.ofPoints(was.gravity().points() + points));
     }
 
     /**

@@ -4,6 +4,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicLong;
 import org.ostendum.app.inventory.Batteries;
@@ -22,15 +23,17 @@ public class RoomShifts {
 
     private final Batteries batteries;
     private final States states;
+    private final HydrometerChecks checks;
     private final Clock clock;
     private final Cache<Long, Known> known = Caffeine.newBuilder()
             .maximumSize(MOST_ROOMS)
             .expireAfterWrite(OTHERS_WRITE)
             .build();
 
-    RoomShifts(Batteries batteries, States states, Clock clock) {
+    RoomShifts(Batteries batteries, States states, HydrometerChecks checks, Clock clock) {
         this.batteries = batteries;
         this.states = states;
+        this.checks = checks;
         this.clock = clock;
     }
 
@@ -72,6 +75,7 @@ public class RoomShifts {
                 states.of(batteries.idsInRoom(room)).values().stream()
                         .map(state -> state.snapshot().course())
                         .toList(),
+                checks.rightSince(room).orElse(Instant.EPOCH),
                 clock.instant());
     }
 }

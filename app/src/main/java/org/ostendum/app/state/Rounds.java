@@ -215,6 +215,21 @@ public class Rounds {
         insertReadings(batteryId, roundId, revision, List.of(reading));
     }
 
+    /** Writes a later revision of many cells of one round; the earlier ones stay. */
+    void reviseAll(long batteryId, long roundId, List<CellReading> readings) {
+        Map<Short, Short> newest = sql.select(CELL_READING.CELL, max(CELL_READING.REVISION))
+                .from(CELL_READING)
+                .where(CELL_READING.BATTERY_ID.eq(batteryId).and(CELL_READING.ROUND_ID.eq(roundId)))
+                .groupBy(CELL_READING.CELL)
+                .fetchMap(CELL_READING.CELL, max(CELL_READING.REVISION));
+        List<CellReadingRecord> rows = new ArrayList<>();
+        for (CellReading reading : readings) {
+            int revision = 1 + newest.getOrDefault((short) reading.cell(), (short) 0);
+            rows.addAll(rows(batteryId, roundId, revision, List.of(reading)));
+        }
+        ManyRows.insert(sql, CELL_READING, rows);
+    }
+
     private void insertReadings(long batteryId, long roundId, int revision, List<CellReading> readings) {
         ManyRows.insert(sql, CELL_READING, rows(batteryId, roundId, revision, readings));
     }

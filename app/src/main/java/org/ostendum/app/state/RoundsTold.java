@@ -83,7 +83,10 @@ final class RoundsTold {
 
     private static void correct(Told round, LedgerEntry correction) {
         LedgerPayload.RoundCorrected whole = correction.told(LedgerPayload.RoundCorrected.class);
-        if (whole.isAboutRound()) {
+        Integer points = correction.told(LedgerPayload.GravitiesShifted.class).addedPoints();
+        if (points != null) {
+            List.copyOf(round.cells.values()).forEach(was -> round.put(Corrections.shifted(was, points)));
+        } else if (whole.isAboutRound()) {
             LedgerPayload.RoundHead is = Objects.requireNonNull(whole.is());
             round.state = Objects.requireNonNull(is.state());
             round.temperature = is.temperature();

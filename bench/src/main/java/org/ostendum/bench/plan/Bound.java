@@ -18,17 +18,17 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.TreeMap;
-import org.ostendum.core.plan.cost.EnergyPrice;
-import org.ostendum.core.plan.cost.PlanCosts;
 import org.ostendum.core.plan.PlanLookup;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.room.PlanMachine;
+import org.ostendum.core.plan.Term;
+import org.ostendum.core.plan.cost.EnergyPrice;
+import org.ostendum.core.plan.cost.PlanCosts;
+import org.ostendum.core.plan.cost.Uncharged;
 import org.ostendum.core.plan.room.Pairing;
 import org.ostendum.core.plan.room.PlanCharger;
+import org.ostendum.core.plan.room.PlanMachine;
 import org.ostendum.core.plan.room.PoolBattery;
 import org.ostendum.core.plan.room.Shift;
-import org.ostendum.core.plan.Term;
-import org.ostendum.core.plan.cost.Uncharged;
 
 /**
  * What no plan can cost less than, of unmet shifts, uncharged batteries and energy: the same room with less to keep to. Time is cut

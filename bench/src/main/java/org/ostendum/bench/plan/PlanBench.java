@@ -8,9 +8,9 @@ import java.util.Map;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanProblem;
-import org.ostendum.core.plan.room.Task;
 import org.ostendum.core.plan.Term;
 import org.ostendum.core.plan.make.PlanMaker;
+import org.ostendum.core.plan.room.Task;
 import org.ostendum.planner.PlanSearch;
 import org.ostendum.sim.room.RoomMaker;
 

@@ -36,11 +36,15 @@ public record SharedShift(Instant since, GravityDifference by, int batteries, in
     private static final Duration LOOKED_BACK = Duration.ofDays(120);
     private static final long SECONDS_A_DAY = 86_400;
 
-    /** @param courses of the batteries of one room */
-    public static Optional<SharedShift> of(Collection<BatteryCourse> courses, Instant now) {
+    /**
+     * @param courses of the batteries of one room
+     * @param compared since when its rounds are known to be read rightly: none of before is compared with them
+     */
+    public static Optional<SharedShift> of(Collection<BatteryCourse> courses, Instant compared, Instant now) {
         Instant from = now.minus(LOOKED_BACK);
-        List<Course> all =
-                courses.stream().map(course -> Course.lately(course, from)).toList();
+        List<Course> all = courses.stream()
+                .map(course -> Course.lately(course, from).since(compared))
+                .toList();
         return all.stream()
                 .flatMap(course -> course.marks.stream())
                 .map(BatteryCourse.Mark::takenAt)
@@ -103,6 +107,12 @@ public record SharedShift(Instant since, GravityDifference by, int batteries, in
                 first--;
             }
             return new Course(marks.subList(Math.max(0, first - ROUNDS_BEFORE), marks.size()));
+        }
+
+        Course since(Instant from) {
+            return new Course(marks.stream()
+                    .filter(mark -> !mark.takenAt().isBefore(from))
+                    .toList());
         }
 
         private Course(List<BatteryCourse.Mark> marks) {

@@ -33,6 +33,11 @@ public record CellReading(
         return new CellReading(cell, SpecificGravity.ofPoints(points), false, false, null, null, false, null, null);
     }
 
+    /** The same reading with another gravity. */
+    public CellReading withGravity(SpecificGravity other) {
+        return new CellReading(cell, other, tooLow, confirmed, temperature, volts, onCharge, level, colour);
+    }
+
     /** The same reading under another number. */
     public CellReading ofCell(int number) {
         return new CellReading(number, gravity, tooLow, confirmed, temperature, volts, onCharge, level, colour);

@@ -130,7 +130,7 @@ class EqualiseTest {
         }
         assertThat(EqualiseProposal.of(low.state()).map(EqualiseProposal::reason))
                 .contains(EqualiseProposal.Reason.NOT_FULL);
-        SharedShift shift = SharedShift.of(Collections.nCopies(4, low.state().course()), Told.NOW)
+        SharedShift shift = SharedShift.of(Collections.nCopies(4, low.state().course()), Instant.EPOCH, Told.NOW)
                 .orElseThrow();
         low.around(Surroundings.NOTHING.with(shift));
         assertThat(EqualiseProposal.of(low.state())).isEmpty();

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.ostendum.core.judge.Cases.NOW;
 import static org.ostendum.core.judge.Cases.fortnightsAgo;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
@@ -45,13 +46,15 @@ class SharedShiftTest {
         "4, 0, 7, -12, false"
     })
     void nearlyAllHaveToMoveAndByMoreThanWaterDoes(int moved, int others, int last, int points, boolean told) {
-        assertThat(SharedShift.of(room(moved, others, last, points), NOW).isPresent())
+        assertThat(SharedShift.of(room(moved, others, last, points), Instant.EPOCH, NOW)
+                        .isPresent())
                 .isEqualTo(told);
     }
 
     @Test
     void itTellsSinceWhenAndByHowMuch() {
-        SharedShift shift = SharedShift.of(room(6, 2, 3, -12), NOW).orElseThrow();
+        SharedShift shift =
+                SharedShift.of(room(6, 2, 3, -12), Instant.EPOCH, NOW).orElseThrow();
         assertThat(shift.points()).isEqualTo(12);
         assertThat(shift.isLower()).isTrue();
         assertThat(shift.batteries()).isEqualTo(6);
@@ -61,7 +64,8 @@ class SharedShiftTest {
 
     @Test
     void whoHasNotMovedIsNotDoubted() {
-        SharedShift shift = SharedShift.of(room(6, 2, 3, -12), NOW).orElseThrow();
+        SharedShift shift =
+                SharedShift.of(room(6, 2, 3, -12), Instant.EPOCH, NOW).orElseThrow();
         assertThat(shift.hasMoved(course(3, -11))).isTrue();
         assertThat(shift.hasMoved(course(3, 0))).isFalse();
         assertThat(shift.hasMoved(course(3, -25)))
@@ -70,10 +74,18 @@ class SharedShiftTest {
         assertThat(shift.hasMoved(BatteryCourse.NONE)).isFalse();
     }
 
+    /** The hydrometer was found right: what was read since then is so, and nothing of before is held against it. */
+    @Test
+    void whatIsKnownToBeReadRightlyIsNotTold() {
+        List<BatteryCourse> room = room(6, 2, 3, -12);
+        SharedShift shift = SharedShift.of(room, Instant.EPOCH, NOW).orElseThrow();
+        assertThat(SharedShift.of(room, shift.since(), NOW)).isEmpty();
+    }
+
     /** What was long ago has been looked at, or was not the hydrometer. */
     @Test
     void whatWasLongAgoIsNotTold() {
-        assertThat(SharedShift.of(room(6, 0, 3, -12), NOW.plusSeconds(86_400L * 120)))
+        assertThat(SharedShift.of(room(6, 0, 3, -12), Instant.EPOCH, NOW.plusSeconds(86_400L * 120)))
                 .isEmpty();
     }
 }

@@ -3,6 +3,7 @@ package org.ostendum.core.next;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
+import java.time.Instant;
 import java.util.Collections;
 import java.util.List;
 import java.util.stream.Stream;
@@ -212,8 +213,8 @@ class NextThingsTest {
     void whereTheWholeRoomReadsLowTheHydrometerComesFirst() {
         Told low = lowerOfLate(0);
         BatteryCourse course = low.state().course();
-        SharedShift shift =
-                SharedShift.of(Collections.nCopies(4, course), Told.NOW).orElseThrow();
+        SharedShift shift = SharedShift.of(Collections.nCopies(4, course), Instant.EPOCH, Told.NOW)
+                .orElseThrow();
         List<NextThing> alone = things(low);
         assertThat(alone.get(0).step()).isNotEqualTo(NextStep.READ_AGAIN);
         assertThat(alone.get(0).severity()).isEqualTo(Severity.ACT);
@@ -231,7 +232,7 @@ class NextThingsTest {
     @Test
     void aDoubtedFindingBehindAnotherPutsTheHydrometerFirstAsWell() {
         Told low = lowerOfLate(60);
-        SharedShift shift = SharedShift.of(Collections.nCopies(4, low.state().course()), Told.NOW)
+        SharedShift shift = SharedShift.of(Collections.nCopies(4, low.state().course()), Instant.EPOCH, Told.NOW)
                 .orElseThrow();
         low.around(Surroundings.NOTHING.with(shift));
         assertThat(low.state().findings()).hasSizeGreaterThan(1);

@@ -10,6 +10,7 @@ public final class DemoPages {
     public static List<String> ofWork() {
         return List.of(
                 "/rooms/main",
+                "/rooms/main/hydrometer",
                 "/batteries/T-07",
                 "/batteries/G-03",
                 "/batteries/T-25/round",
