@@ -35,8 +35,8 @@ class RoomController {
         page.addAttribute("view", view);
         page.addAttribute("rooms", rooms.names());
         page.addAttribute(
-                "told", view.things().stream().skip(1).limit(THINGS_TOLD - 1).toList());
-        page.addAttribute("untold", Math.max(0, view.things().size() - THINGS_TOLD));
+                "listed", view.things().stream().skip(1).limit(THINGS_TOLD - 1).toList());
+        page.addAttribute("unlisted", Math.max(0, view.things().size() - THINGS_TOLD));
         return "room/room";
     }
 }
