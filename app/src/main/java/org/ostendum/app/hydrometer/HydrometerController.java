@@ -40,6 +40,14 @@ class HydrometerController {
         this.shifts = shifts;
     }
 
+    /** It is compared at any battery; what that shows is said of the room that is read with it. */
+    @GetMapping("/batteries/{battery}/hydrometer")
+    String at(Battery battery) {
+        return battery.roomCode() == null
+                ? "redirect:/batteries/" + battery.code()
+                : "redirect:/rooms/" + battery.roomCode() + "/hydrometer";
+    }
+
     @GetMapping("/rooms/{room}/hydrometer")
     String compare(RoomPlan room, Words words, Model page) {
         Optional<SharedShift> shift = shifts.of(room.id());

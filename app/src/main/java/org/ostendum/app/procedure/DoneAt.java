@@ -16,7 +16,7 @@ public final class DoneAt {
         }
         String at = "/batteries/" + thing.battery();
         return switch (procedure) {
-            case "round", "volts", "capacity", "complaint" -> at + "/" + procedure;
+            case "round", "volts", "hydrometer", "capacity", "complaint" -> at + "/" + procedure;
             default -> at + "/jobs/" + procedure;
         };
     }

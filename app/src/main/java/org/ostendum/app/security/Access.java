@@ -53,6 +53,7 @@ public final class Access {
             route(GET, "/mine", SAFETY_AND_WORKERS),
             route(GET, "/day", EVERYBODY),
             route(GET, "/rooms/*", EVERYBODY),
+            route(GET, "/batteries/*/hydrometer", WORKERS),
             route(GET, "/rooms/*/hydrometer", WORKERS),
             route(POST, "/rooms/*/hydrometer", WORKERS),
             route(GET, "/fleet", EVERYBODY),

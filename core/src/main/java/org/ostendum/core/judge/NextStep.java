@@ -10,6 +10,7 @@ public enum NextStep {
     COOL(null),
     RIGHT_DEFECT(null),
     COMMISSION("commission-dry"),
+    COMPARE_HYDROMETER("hydrometer"),
     READ_AGAIN("round"),
     READ_CHARGE_VOLTS("volts"),
     DRAW_OFF("draw-off"),
@@ -34,7 +35,7 @@ public enum NextStep {
         this.job = job;
     }
 
-    /** @return the procedure that does it, {@code round} or {@code volts} for readings; null where none does */
+    /** @return the procedure that does it, {@code round}, {@code volts} or {@code hydrometer} for readings; null where none does */
     public @Nullable String job() {
         return job;
     }

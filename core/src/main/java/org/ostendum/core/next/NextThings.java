@@ -139,7 +139,7 @@ public final class NextThings {
             Severity severity = finding.finding().severity();
             if (doubt != null) {
                 // Where the whole room reads low, the hydrometer is compared before anything is done to its batteries.
-                add(NextStep.READ_AGAIN, severity, Message.of("next.hydrometer", (int) doubt.points()));
+                add(NextStep.COMPARE_HYDROMETER, severity, Message.of("next.hydrometer", (int) doubt.points()));
             }
             add(
                     step,

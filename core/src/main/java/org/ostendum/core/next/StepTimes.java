@@ -18,6 +18,7 @@ public final class StepTimes {
         int cells = battery.cellsAtWork();
         return switch (step) {
             case TAKE_ROUND, READ_AGAIN, READ_AFTER_EQUALISE, READ_CHARGE_VOLTS -> atBattery(3 + cells / 4);
+            case COMPARE_HYDROMETER -> atBattery(5);
             case WATER, DRAW_OFF -> atBattery(3 + cells / 6);
             case COVER_PLATES -> atBattery(3 + cells / 6);
             case CHARGE -> Time.minutes(5, chargeMinutes(battery));

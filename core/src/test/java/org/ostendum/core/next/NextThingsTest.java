@@ -216,12 +216,12 @@ class NextThingsTest {
         SharedShift shift = SharedShift.of(Collections.nCopies(4, course), Instant.EPOCH, Told.NOW)
                 .orElseThrow();
         List<NextThing> alone = things(low);
-        assertThat(alone.get(0).step()).isNotEqualTo(NextStep.READ_AGAIN);
+        assertThat(alone.get(0).step()).isNotEqualTo(NextStep.COMPARE_HYDROMETER);
         assertThat(alone.get(0).severity()).isEqualTo(Severity.ACT);
         low.around(Surroundings.NOTHING.with(shift));
         assertThat(low.state().doubt()).isEqualTo(shift);
         List<NextThing> withTheRoom = things(low);
-        assertThat(withTheRoom.get(0).step()).isEqualTo(NextStep.READ_AGAIN);
+        assertThat(withTheRoom.get(0).step()).isEqualTo(NextStep.COMPARE_HYDROMETER);
         assertThat(withTheRoom.get(0).reason()).isEqualTo(Message.of("next.hydrometer", 22));
         assertThat(withTheRoom)
                 .filteredOn(thing -> thing.step() == alone.get(0).step())
@@ -239,7 +239,7 @@ class NextThingsTest {
         assertThat(low.state().doubt()).isNull();
         assertThat(low.state().findings())
                 .anySatisfy(finding -> assertThat(low.state().doubt(finding)).isEqualTo(shift));
-        assertThat(steps(low)).contains(NextStep.READ_AGAIN);
+        assertThat(steps(low)).contains(NextStep.COMPARE_HYDROMETER);
     }
 
     @Test

@@ -126,7 +126,8 @@ class RoomShiftTest extends ApplicationTest {
     private void whatHasBeenComparedIsBelieved(List<Battery> room) throws Exception {
         AsPerson tom = AsPerson.tom(mvc);
         String battery = "/batteries/" + room.get(0).code();
-        assertThat(tom.page(battery)).contains("Say what the second one showed");
+        assertThat(tom.page(battery)).contains("Compare the hydrometer at").contains(battery + "/hydrometer");
+        assertThat(tom.ask(get(battery + "/hydrometer")).getRedirectedUrl()).isEqualTo(HY + COMPARING);
         assertThat(tom.sendFrom(HY + COMPARING, HY + COMPARING, "result", "RIGHT")
                         .getStatus())
                 .isEqualTo(302);
@@ -191,7 +192,7 @@ class RoomShiftTest extends ApplicationTest {
                         .getResponse()
                         .getContentAsString());
         assertThat(state.at("/findings/0/doubt").asString("")).contains(TOLD);
-        assertThat(state.at("/next/0/step").asString("")).isEqualTo("read_again");
+        assertThat(state.at("/next/0/step").asString("")).isEqualTo("compare_hydrometer");
         assertThat(state.at("/next/0/reason").asString("")).contains(first);
     }
 }
