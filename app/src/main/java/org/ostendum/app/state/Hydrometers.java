@@ -17,9 +17,6 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 public class Hydrometers {
-    /** Of one battery, the newest: three years of weekly ones. */
-    private static final int MOST_ROUNDS = 160;
-
     private final HydrometerChecks checks;
     private final RoomShifts shifts;
     private final Corrections corrections;
@@ -53,18 +50,12 @@ public class Hydrometers {
         }
     }
 
-    /** @return batteries of the room with rounds taken since then, by code */
+    /** @return batteries of the room with rounds taken since then, in the order in which their ledgers are locked */
     public List<ReadWithIt> since(long room, Instant since) {
         return batteries.inRoom(room).stream()
                 .sorted(Comparator.comparingLong(Battery::id))
-                .map(battery -> new ReadWithIt(battery, roundsSince(battery, since)))
+                .map(battery -> new ReadWithIt(battery, rounds.since(battery.id(), since)))
                 .filter(read -> !read.rounds().isEmpty())
-                .toList();
-    }
-
-    private List<ClosedRound> roundsSince(Battery battery, Instant since) {
-        return rounds.history(battery.id(), MOST_ROUNDS).stream()
-                .filter(round -> !round.past().round().takenAt().isBefore(since))
                 .toList();
     }
 

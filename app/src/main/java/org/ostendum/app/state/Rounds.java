@@ -291,6 +291,23 @@ public class Rounds {
                 .limit(limit)
                 .fetch());
         Collections.reverse(rounds);
+        return withReadings(batteryId, rounds);
+    }
+
+    /** @return all of a battery's rounds on record that were taken since then, oldest first */
+    List<ClosedRound> since(long batteryId, Instant since) {
+        return withReadings(
+                batteryId,
+                sql.selectFrom(ROUND)
+                        .where(ROUND.BATTERY_ID
+                                .eq(batteryId)
+                                .and(ROUND.TAKEN_AT.greaterOrEqual(since))
+                                .and(ROUND.VOIDED_BY.isNull()))
+                        .orderBy(ROUND.TAKEN_AT)
+                        .fetch());
+    }
+
+    private List<ClosedRound> withReadings(long batteryId, List<? extends Record> rounds) {
         Map<Long, Map<Integer, CellReading>> readings = new HashMap<>();
         Map<Long, Set<Integer>> corrected = new HashMap<>();
         readInto(batteryId, rounds.stream().map(r -> r.get(ROUND.ID)).toList(), readings, corrected);

@@ -41,8 +41,8 @@ class RoomShiftTest extends ApplicationTest {
     private static final int BATTERIES = 6;
     private static final int FULL = 1285;
     private static final int LOW = 1263;
-    private static final String HY = "/rooms/hy";
-    private static final String HZ = "/rooms/hz";
+    private static final String HY = "/rooms/tests-hy";
+    private static final String HZ = "/rooms/tests-hz";
     private static final String COMPARING = "/hydrometer";
 
     @Autowired
@@ -106,7 +106,7 @@ class RoomShiftTest extends ApplicationTest {
 
     @Test
     void whereAllReadLowerSinceOneDayTheHydrometerIsNamed() throws Exception {
-        List<Battery> room = room("hy");
+        List<Battery> room = room("tests-hy");
         String battery = "/batteries/" + room.get(0).code();
         AsPerson vera = new AsPerson(mvc, "vera", "VIEWER");
         assertThat(vera.page(HY)).doesNotContain(TOLD);
@@ -140,7 +140,7 @@ class RoomShiftTest extends ApplicationTest {
     /** It read lower than the second one: the rounds are put right, judged anew, and their past stays whole. */
     @Test
     void whatWasReadWithAWrongHydrometerIsPutRight() throws Exception {
-        List<Battery> room = room("hz");
+        List<Battery> room = room("tests-hz");
         read(room, 20, LOW);
         AsPerson tom = AsPerson.tom(mvc);
         String battery = "/batteries/" + room.get(0).code();
@@ -174,7 +174,7 @@ class RoomShiftTest extends ApplicationTest {
     }
 
     private String maudChecks(Battery battery) throws Exception {
-        return AsPerson.maud(mvc).page("/batteries/" + battery.code() + "/ledger?check");
+        return AsPerson.maud(mvc).page("/batteries/" + battery.code() + "/ledger?check=");
     }
 
     private static String day(int daysAgo) {
