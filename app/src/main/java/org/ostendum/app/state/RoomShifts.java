@@ -29,6 +29,8 @@ public class RoomShifts {
             .maximumSize(MOST_ROOMS)
             .expireAfterWrite(OTHERS_WRITE)
             .build();
+    /** Of rounds, in this instance. */
+    private final AtomicLong changes = new AtomicLong();
 
     RoomShifts(Batteries batteries, States states, HydrometerChecks checks, Clock clock) {
         this.batteries = batteries;
@@ -37,22 +39,19 @@ public class RoomShifts {
         this.clock = clock;
     }
 
-    /** Of rounds, in this instance. */
-    private final AtomicLong changes = new AtomicLong();
-
     /** @param changes that rounds had seen by then */
     private record Known(long changes, Optional<SharedShift> shift) {}
 
     /**
      * A round was put on record or put right: what was worked out is worked out anew. Who looks before that is committed still sees the
-     * rounds of before, so it is told once more then.
+     * rounds of before, and who has written them those that may yet be taken back, so it is told once more at the end.
      */
     void changed() {
         changes.incrementAndGet();
         if (TransactionSynchronizationManager.isSynchronizationActive()) {
             TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
                 @Override
-                public void afterCommit() {
+                public void afterCompletion(int status) {
                     changes.incrementAndGet();
                 }
             });

@@ -47,7 +47,7 @@ public enum NextStep {
 
     /** @return whether it is done with a hydrometer */
     public boolean isReading() {
-        return this == READ_AGAIN || this == READ_AFTER_EQUALISE || this == TAKE_ROUND;
+        return this == COMPARE_HYDROMETER || this == READ_AGAIN || this == READ_AFTER_EQUALISE || this == TAKE_ROUND;
     }
 
     /** @return whether current flows into the battery for it */

@@ -16,7 +16,7 @@ import org.ostendum.core.statistics.Robust;
  * somebody who reads it otherwise, is likelier than a fault in each of them; from the records of one battery it cannot be told.
  * Limits are rules of thumb, tried on simulated rooms ({@code SharedShiftOfRoomsTest}).
  *
- * @param since the day's first round that was read so
+ * @param since the beginning, in UTC, of the day of the first round that was read so
  * @param by how much higher they read since then; negative for lower
  * @param batteries that have moved by about so much
  * @param of so many that were read before and since

@@ -18,6 +18,10 @@ class NextStepTest {
                 .containsExactlyInAnyOrder(
                         NextStep.CHARGE, NextStep.EQUALISE, NextStep.LONG_CHARGE, NextStep.COMMISSION);
         assertThat(Arrays.stream(NextStep.values()).filter(NextStep::isReading))
-                .containsExactlyInAnyOrder(NextStep.READ_AGAIN, NextStep.READ_AFTER_EQUALISE, NextStep.TAKE_ROUND);
+                .containsExactlyInAnyOrder(
+                        NextStep.COMPARE_HYDROMETER,
+                        NextStep.READ_AGAIN,
+                        NextStep.READ_AFTER_EQUALISE,
+                        NextStep.TAKE_ROUND);
     }
 }

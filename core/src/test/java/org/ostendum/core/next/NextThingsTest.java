@@ -242,6 +242,18 @@ class NextThingsTest {
         assertThat(steps(low)).contains(NextStep.COMPARE_HYDROMETER);
     }
 
+    /** Nobody is sent to open the cells of a battery that gasses, whatever he draws from them for. */
+    @Test
+    void theHydrometerIsNotComparedAtABatteryOnCharge() {
+        Told low = lowerOfLate(0);
+        SharedShift shift = SharedShift.of(Collections.nCopies(4, low.state().course()), Instant.EPOCH, Told.NOW)
+                .orElseThrow();
+        low.around(Surroundings.NOTHING.with(shift));
+        assertThat(steps(low)).contains(NextStep.COMPARE_HYDROMETER);
+        low.worked(5, 150).chargeBegun(3);
+        assertThat(steps(low)).doesNotContain(NextStep.COMPARE_HYDROMETER);
+    }
+
     @Test
     void aBatteryThatReadsAsItDidIsNotDoubted() {
         SharedShift shift = new SharedShift(Told.hoursAgo(24 * 40), new GravityDifference(-220), 5, 6);
