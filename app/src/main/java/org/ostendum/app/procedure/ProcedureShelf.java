@@ -1,94 +1,45 @@
 package org.ostendum.app.procedure;
 
-import java.io.IOException;
-import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Supplier;
 import org.ostendum.core.procedure.Procedure;
-import org.ostendum.core.procedure.ProcedureFaults;
-import org.ostendum.core.procedure.Step;
-import org.ostendum.core.procedure.StopCondition;
-import org.ostendum.core.procedure.Task;
-import org.springframework.core.io.Resource;
-import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
-import tools.jackson.core.JacksonException;
+import org.springframework.util.function.SingletonSupplier;
 
-/** All procedures that ship with the application, read and looked through when it starts: a faulty one stops the start. */
+/** All procedures that ship with the application. That none of them has a fault is held by the tests of the build. */
 @Component
-public final class ProcedureShelf {
+public class ProcedureShelf {
     private static final int UNRANKED = 100;
-    private static final String FILES = "classpath:procedures/*.yaml";
 
-    private final Map<String, ProcedureFile> files = new LinkedHashMap<>();
-    private final Map<String, Procedure> procedures = new LinkedHashMap<>();
+    private final Supplier<ShippedProcedures> shipped = SingletonSupplier.of(ShippedProcedures::read);
 
-    ProcedureShelf() throws IOException {
-        List<Resource> found = new ArrayList<>(List.of(new PathMatchingResourcePatternResolver().getResources(FILES)));
-        for (Resource resource : found) {
-            String id = String.valueOf(resource.getFilename()).replaceAll("\\.yaml$", "");
-            put(id, resource.getContentAsString(StandardCharsets.UTF_8));
-        }
-        List<String> faults = new ArrayList<>();
-        procedures.values().forEach(p -> {
-            faults.addAll(ProcedureFaults.of(p));
-            faults.addAll(leadsNowhere(p));
-        });
-        if (!faults.isEmpty()) {
-            throw new IllegalStateException("Procedures with faults:\n" + String.join("\n", faults));
-        }
-    }
-
-    private void put(String id, String yaml) {
-        try {
-            ProcedureFile file = ProcedureFile.ofYaml(yaml);
-            files.put(id, file);
-            procedures.put(id, file.procedure(id));
-        } catch (JacksonException e) {
-            throw new IllegalStateException("procedures/" + id + ".yaml cannot be read: " + e.getMessage(), e);
-        }
-    }
-
-    /** Pictures and follow-up procedures that do not exist. */
-    private List<String> leadsNowhere(Procedure procedure) {
-        List<String> faults = new ArrayList<>();
-        for (StopCondition stop : procedure.stops()) {
-            if (stop.procedure() != null && !procedures.containsKey(stop.procedure())) {
-                faults.add(procedure.id() + ": stop " + stop.id() + " leads to the unknown " + stop.procedure());
-            }
-        }
-        for (Step step : procedure.steps()) {
-            if (step.picture() != null && !Pictures.known(step.picture())) {
-                faults.add(procedure.id() + ": step " + step.id() + " shows the unknown " + step.picture());
-            }
-            if (step.task() instanceof Task.Rows && procedure.subject() != Procedure.Subject.BATTERY) {
-                faults.add(procedure.id() + ": step " + step.id() + " wants a battery");
-            }
-        }
-        return faults;
+    /** A moment after the start, so that neither it waits for them nor who opens the first job. */
+    @Scheduled(initialDelay = 1, timeUnit = TimeUnit.SECONDS)
+    void readAhead() {
+        var unused = shipped.get();
     }
 
     /** @return all procedures, those done most often first */
     public List<Procedure> all() {
-        return procedures.values().stream()
+        return shipped.get().procedures().values().stream()
                 .sorted(Comparator.comparing((Procedure p) -> rank(p.id())).thenComparing(Procedure::id))
                 .toList();
     }
 
     private int rank(String id) {
-        ProcedureFile file = files.get(id);
+        ProcedureFile file = shipped.get().files().get(id);
         return file == null || file.rank() == null ? UNRANKED : file.rank();
     }
 
     public Optional<Procedure> find(String id) {
-        return Optional.ofNullable(procedures.get(id));
+        return Optional.ofNullable(shipped.get().procedures().get(id));
     }
 
     Optional<ProcedureFile> file(String id) {
-        return Optional.ofNullable(files.get(id));
+        return Optional.ofNullable(shipped.get().files().get(id));
     }
 }

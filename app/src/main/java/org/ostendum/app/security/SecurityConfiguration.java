@@ -82,8 +82,9 @@ class SecurityConfiguration {
      */
     @Bean
     @Order(1)
-    SecurityFilterChain programs(HttpSecurity http, PersonSignIn signIn, Tokens tokens, TokenHash hash) {
-        return http.securityMatcher("/api/**")
+    SecurityFilterChain programs(ChainDefaults defaults, PersonSignIn signIn, Tokens tokens, TokenHash hash) {
+        return defaults.chain()
+                .securityMatcher("/api/**")
                 .authenticationManager(only(signIn))
                 .authorizeHttpRequests(SecurityConfiguration::byRoute)
                 .addFilterBefore(new TokenSignIn(tokens, hash), BasicAuthenticationFilter.class)
@@ -148,12 +149,13 @@ class SecurityConfiguration {
 
     @Bean
     SecurityFilterChain chain(
-            HttpSecurity http,
+            ChainDefaults defaults,
             PersonSignIn signIn,
             People people,
             KnownSessions sessions,
             @Value("${ostendum.sign-in.longest}") Duration longest) {
-        return http.authenticationManager(only(signIn))
+        return defaults.chain()
+                .authenticationManager(only(signIn))
                 .addFilterBefore(new CurrentRights(people, sessions, CLOCK, longest), AuthorizationFilter.class)
                 .csrf(csrf -> csrf.csrfTokenRepository(tokenInCookie()))
                 .authorizeHttpRequests(SecurityConfiguration::byRoute)

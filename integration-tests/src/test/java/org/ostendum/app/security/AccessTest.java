@@ -173,6 +173,9 @@ class AccessTest extends ApplicationTest {
         assertThat(answer.getHeader("Content-Security-Policy"))
                 .contains("default-src 'none'", "script-src 'self'", "style-src 'self'")
                 .doesNotContain("unsafe");
+        assertThat(answer.getHeader("X-Content-Type-Options")).isEqualTo("nosniff");
+        assertThat(answer.getHeader("X-Frame-Options")).isEqualTo("DENY");
+        assertThat(answer.getHeader("Cache-Control")).contains("no-store");
         assertThat(answer.getContentAsString()).doesNotContain(" style=", "<script>", " onclick=");
     }
 
