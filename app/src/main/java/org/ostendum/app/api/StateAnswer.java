@@ -86,8 +86,8 @@ record StateAnswer(
             List<GateAnswer> gates,
             Words words) {
         OnCharge running = state.onCharge();
-        Heat heat = state.temperature();
-        Instant cooling = state.coolingUntil();
+        Heat heat = state.heat().temperature();
+        Instant cooling = state.heat().coolingUntil();
         return new StateAnswer(
                 code,
                 state.asOf(),
@@ -130,7 +130,7 @@ record StateAnswer(
 
     private static List<LevelAnswer> levels(BatteryState state) {
         List<LevelAnswer> levels = new ArrayList<>();
-        new TreeMap<>(state.levels()).forEach((cell, level) -> levels.add(level(cell, level)));
+        new TreeMap<>(state.levels().byCell()).forEach((cell, level) -> levels.add(level(cell, level)));
         return levels;
     }
 

@@ -141,7 +141,8 @@ class BatteryViews {
         public boolean isCorrectable() {
             ClosedRound newest = last;
             return newest != null
-                    && state.blocksMovedAt()
+                    && state.cells()
+                            .blocksMovedAt()
                             .filter(moved -> moved.isAfter(newest.past().round().takenAt()))
                             .isEmpty();
         }
@@ -190,7 +191,7 @@ class BatteryViews {
                 BatteryPlotter.plot(battery.layout(), battery.type().cablesLeft(), DRAWN_WIDTH, DRAWN_HEIGHT);
         Round round = last == null
                 ? new Round(batteryStates.instant(), RoundState.UNKNOWN, null, List.of())
-                : state.asItStands(last.past()).round();
+                : state.cells().asTheyStand(last.past()).round();
         TemperatureCorrection correction = rules.temperatureCorrection();
         return new BatteryView(
                 battery,
@@ -200,7 +201,7 @@ class BatteryViews {
                         round,
                         correction,
                         state.verdict(),
-                        state.bridged().keySet(),
+                        state.cells().bridged().keySet(),
                         words),
                 last,
                 state,
@@ -223,7 +224,7 @@ class BatteryViews {
             BatteryState state,
             Words words) {
         List<DatedGravities> sound = history.stream()
-                .map(closed -> state.asItStands(closed.past()))
+                .map(closed -> state.cells().asTheyStand(closed.past()))
                 .filter(past -> past.isSound() && past.round().state().isFull())
                 .map(past -> new DatedGravities(
                         past.round().takenAt(), past.round().state(), Gravities.of(past.round(), correction)))

@@ -37,7 +37,7 @@ final class StateWords {
                     (int) Math.round(100 * charge.high()),
                     words.text("state.basis." + charge.basis())));
         }
-        Heat heat = state.temperature();
+        Heat heat = state.heat().temperature();
         if (heat != null) {
             told.add(words.text("state.temperature", heat.celsius(), heat.at()));
         }
@@ -51,7 +51,7 @@ final class StateWords {
         Instant since = state.phaseSince();
         String key = "battery.charge-state." + state.phase();
         if (state.phase() == BatteryState.Phase.COOLING) {
-            return words.text(key, (int) Math.ceil(state.coolingLeft().toMinutes() / 60.0));
+            return words.text(key, (int) Math.ceil(state.heat().coolingLeft().toMinutes() / 60.0));
         }
         return since == null ? words.text(key + ".since-unknown") : words.text(key, since);
     }

@@ -79,7 +79,7 @@ class CapacityController {
         List<CapacityTest> past = new ArrayList<>(tests.of(battery.id()));
         Collections.reverse(past);
         var state = states.stateOf(battery);
-        Heat heat = state.temperature();
+        Heat heat = state.heat().temperature();
         page.addAttribute("place", "fleet");
         page.addAttribute("battery", battery);
         page.addAttribute("form", form);

@@ -124,7 +124,7 @@ class ChargeViews {
         boolean lit = lamp || (run != null && run.meter().lampAt() != null);
         @Nullable Double counted = run == null ? null : run.meter().ampHours();
         EndOfCharge.Known known =
-                new EndOfCharge.Known(model, state.cellsAtWork(), rules, samples, pilots, taken, counted, lit);
+                new EndOfCharge.Known(model, state.cells().atWork(), rules, samples, pilots, taken, counted, lit);
         return Optional.of(new ChargeView(
                 battery,
                 since,

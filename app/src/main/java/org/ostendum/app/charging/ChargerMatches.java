@@ -80,7 +80,7 @@ public class ChargerMatches {
                 now.kilowattsLeft(),
                 wanted,
                 battery.type().opportunity(),
-                state.bridged().size());
+                state.cells().bridged().size());
     }
 
     /** @return batteries that have worked since their last charge and go with this charger by the sheets */

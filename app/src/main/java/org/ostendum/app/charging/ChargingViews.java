@@ -123,14 +123,14 @@ class ChargingViews {
         List<CoolingLine> cooling = new ArrayList<>();
         for (Line line : lines) {
             BatteryState state = line.state();
-            Instant until = state.coolingUntil();
+            Instant until = state.heat().coolingUntil();
             if (until != null) {
-                Heat heat = state.temperature();
+                Heat heat = state.heat().temperature();
                 cooling.add(new CoolingLine(
                         line.battery(),
                         state.phaseSince(),
                         until,
-                        state.coolingLeft(),
+                        state.heat().coolingLeft(),
                         heat == null ? null : heat.celsius()));
             }
         }

@@ -134,7 +134,7 @@ class RunningCharges {
                 past);
         return new Running(
                 battery,
-                state.cellsAtWork(),
+                state.cells().atWork(),
                 charger,
                 charge.kind(),
                 since,

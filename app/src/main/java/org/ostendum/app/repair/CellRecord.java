@@ -43,7 +43,7 @@ class CellRecord {
     /** @return why it cannot be the cell of the record; empty where it agrees, or nothing is on record of the cell that stands there now */
     Optional<String> disagrees(Battery battery, int cell, int points, Words words) {
         List<ClosedRound> history = rounds.history(battery.id(), ROUNDS);
-        Instant standsSince = batteryStates.stateOf(battery).cellSince(cell).orElse(Instant.MIN);
+        Instant standsSince = batteryStates.stateOf(battery).cells().since(cell).orElse(Instant.MIN);
         for (int i = history.size() - 1; i >= 0; i--) {
             ClosedRound round = history.get(i);
             Optional<SpecificGravity> was =

@@ -199,7 +199,8 @@ class RoomViews {
         }
         return standing.state().phase() == Phase.COOLING
                 ? words.text(
-                        "phase.cooling", (int) (standing.state().coolingLeft().toMinutes() / 60) + 1)
+                        "phase.cooling",
+                        (int) (standing.state().heat().coolingLeft().toMinutes() / 60) + 1)
                 : words.text("phase." + standing.state().phase());
     }
 

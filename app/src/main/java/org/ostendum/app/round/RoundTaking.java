@@ -92,7 +92,7 @@ class RoundTaking {
             return false;
         }
         Round round = sheet.round(batteryStates.instant(), open.state());
-        Set<Integer> bridged = batteryStates.stateOf(battery).bridged().keySet();
+        Set<Integer> bridged = batteryStates.stateOf(battery).cells().bridged().keySet();
         record.close(battery, roundId, round, coverage(open, sheet, cells, bridged), person.id());
         return true;
     }

@@ -112,7 +112,7 @@ class RoundViews {
         Verdict verdict = state.verdict();
         BatteryDrawing drawing =
                 BatteryPlotter.plot(battery.layout(), battery.type().cablesLeft(), DRAWN_WIDTH, DRAWN_HEIGHT);
-        Set<Integer> bridged = state.bridged().keySet();
+        Set<Integer> bridged = state.cells().bridged().keySet();
         Set<Integer> done = new HashSet<>(sheet.done());
         // A cell that gives no volts tells nothing: nobody is sent to it.
         done.addAll(bridged);

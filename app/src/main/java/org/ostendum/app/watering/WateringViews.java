@@ -100,9 +100,9 @@ class WateringViews {
                 WaterDue due = state.waterDue();
                 if (next.contains(NextStep.WATER)) {
                     return WATER;
-                } else if (!state.barePlates().isEmpty()) {
+                } else if (!state.levels().bare().isEmpty()) {
                     return COVER;
-                } else if (!state.overMark().isEmpty()) {
+                } else if (!state.levels().over().isEmpty()) {
                     return DRAW_OFF;
                 } else if (due == null || !due.isDue(state.asOf())) {
                     return NOTHING;
@@ -143,7 +143,7 @@ class WateringViews {
     private static boolean isWatered(BatteryState state) {
         return switch (state.stage()) {
             case IN_SERVICE, HELD -> true;
-            case STORED -> !state.lowCells().isEmpty();
+            case STORED -> !state.levels().low().isEmpty();
             case ORDERED, DRY, COMMISSIONING, RETIRED -> false;
         };
     }

@@ -54,7 +54,7 @@ class TapViews {
         }
         BatteryState state = batteryStates.stateOf(battery);
         List<Round> history = rounds.history(battery.id(), ROUNDS).stream()
-                .map(round -> state.asItStands(round.past()).round())
+                .map(round -> state.cells().asTheyStand(round.past()).round())
                 .toList();
         Map<String, Instant> since = packs.tapsSince(battery.id());
         return pack.taps().stream()

@@ -9,7 +9,7 @@ public final class BridgeAlarm {
 
     /** @param battery its code */
     public static Optional<Alarm> of(String battery, BatteryState state) {
-        return state.bridged().entrySet().stream()
+        return state.cells().bridged().entrySet().stream()
                 .filter(bridge -> !state.asOf().isBefore(bridge.getValue()))
                 .findFirst()
                 .map(bridge ->

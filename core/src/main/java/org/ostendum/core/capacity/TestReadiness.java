@@ -64,9 +64,9 @@ public final class TestReadiness {
                 Need.FULL,
                 battery.full().isYes() ? Answer.YES : of(battery.full().isNo())));
         asked.add(new Asked(Need.RESTED, rested(battery.charging().chargeEnded(), battery.asOf())));
-        asked.add(new Asked(Need.TEMPERATE, temperate(battery.temperature())));
+        asked.add(new Asked(Need.TEMPERATE, temperate(battery.heat().temperature())));
         if (battery.model().kind().hasCaps()) {
-            asked.add(new Asked(Need.PLATES_COVERED, battery.platesCovered()));
+            asked.add(new Asked(Need.PLATES_COVERED, battery.levels().platesCovered()));
         }
         return asked;
     }

@@ -5,9 +5,11 @@ import java.time.Instant;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import org.ostendum.core.quantity.GravityDifference;
 import org.ostendum.core.statistics.Robust;
 
@@ -22,6 +24,10 @@ import org.ostendum.core.statistics.Robust;
  * @param of so many that were read before and since
  */
 public record SharedShift(Instant since, GravityDifference by, int batteries, int of) {
+    /** What a hydrometer that reads low would make one say of a sound battery. */
+    private static final Set<FindingCode> SAID_OF_LOW_READINGS =
+            EnumSet.of(FindingCode.BATTERY_UNDERCHARGED, FindingCode.BATTERY_STRATIFIED, FindingCode.BATTERY_SULFATED);
+
     /** Fewer may each have their own reason. */
     private static final int LEAST_BATTERIES = 4;
 
@@ -66,6 +72,11 @@ public record SharedShift(Instant since, GravityDifference by, int batteries, in
 
     public boolean isLower() {
         return by.tenths() < 0;
+    }
+
+    /** @return whether it explains better what was found of a battery than a fault of the battery’s own */
+    public boolean explains(Finding finding, BatteryCourse course) {
+        return SAID_OF_LOW_READINGS.contains(finding.code()) && isLower() && hasMoved(course);
     }
 
     /** @return whether a battery has moved with the others */

@@ -79,7 +79,7 @@ public final class NextThings {
     }
 
     private void heat() {
-        Heat heat = battery.temperature();
+        Heat heat = battery.heat().temperature();
         if (heat != null && battery.isAboveStop()) {
             String how = battery.isCharging() ? "next.hot.charging" : "next.hot";
             Severity severity = battery.isCharging() ? Severity.STOP : Severity.ACT;
@@ -112,9 +112,9 @@ public final class NextThings {
         if (!battery.model().kind().hasCaps()) {
             return;
         }
-        Cells bare = new Cells(battery.barePlates());
-        Cells over = new Cells(battery.overMark());
-        Cells low = new Cells(battery.lowCells());
+        Cells bare = new Cells(battery.levels().bare());
+        Cells over = new Cells(battery.levels().over());
+        Cells low = new Cells(battery.levels().low());
         if (!bare.isEmpty()) {
             String how = battery.isCharging() ? "next.bare.charging" : "finding.dry.exposed";
             add(NextStep.COVER_PLATES, Severity.STOP, Message.of(how, bare));
@@ -177,14 +177,15 @@ public final class NextThings {
 
     /** A stop-gap has a date; it is told all the while, and asked for when the date comes near. */
     private void bridged() {
-        battery.bridged()
+        battery.cells()
+                .bridged()
                 .forEach((cell, until) -> put(new NextThing(
                         code,
                         NextStep.REPAIR_CELL,
                         severity(until),
                         NextStep.REPAIR_CELL.job(),
                         Message.of("next.bridged.do", code, new Cells(List.of(cell))),
-                        Message.of(battery.isBridgedTooLong() ? "next.bridged.over" : "next.bridged", until),
+                        Message.of(battery.cells().isBridgedTooLong() ? "next.bridged.over" : "next.bridged", until),
                         until,
                         0,
                         StepTimes.of(NextStep.REPAIR_CELL, battery))));
@@ -225,7 +226,7 @@ public final class NextThings {
 
     /** After a repair the string is charged in full, equalised, and read, in that order. Practice {@code cell.after}. */
     private void renewed() {
-        Renewal renewal = battery.renewal().orElse(null);
+        Renewal renewal = battery.cells().renewal().orElse(null);
         if (renewal == null || Duration.between(renewal.at(), battery.asOf()).compareTo(NEW_FOR) > 0) {
             return;
         }
@@ -375,7 +376,7 @@ public final class NextThings {
         if (battery.isKeptFromCharge()) {
             asked.removeIf(NextStep::isCharge);
         }
-        if (!battery.overMark().isEmpty()) {
+        if (!battery.levels().over().isEmpty()) {
             asked.remove(NextStep.WATER);
         }
     }

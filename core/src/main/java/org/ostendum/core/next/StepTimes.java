@@ -15,7 +15,7 @@ public final class StepTimes {
     private StepTimes() {}
 
     public static Time of(NextStep step, BatteryState battery) {
-        int cells = battery.cellsAtWork();
+        int cells = battery.cells().atWork();
         return switch (step) {
             case TAKE_ROUND, READ_AGAIN, READ_AFTER_EQUALISE, READ_CHARGE_VOLTS -> atBattery(3 + cells / 4);
             case COMPARE_HYDROMETER -> atBattery(5);
@@ -25,7 +25,7 @@ public final class StepTimes {
             case COMMISSION -> Time.minutes(45, 24 * 60);
             case EQUALISE -> Time.minutes(5, EQUALISE_MINUTES);
             case LONG_CHARGE -> Time.minutes(15, LONG_CHARGE_MINUTES);
-            case COOL -> Time.minutes(5, (int) battery.coolingLeft().toMinutes());
+            case COOL -> Time.minutes(5, (int) battery.heat().coolingLeft().toMinutes());
             case CHECK_CHARGER, LOOK_AT_KIT, WORK_UP, MOVE_TAP, ADJUST_ACID, RIGHT_DEFECT -> atBattery(20);
             case WASH -> atBattery(15);
             case TEST_CAPACITY -> Time.minutes(30, 8 * 60);

@@ -10,6 +10,7 @@ import org.ostendum.core.measure.Answer;
 import org.ostendum.core.procedure.Situation.Subject;
 import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.state.BatteryState;
+import org.ostendum.core.state.CellsNow;
 import org.ostendum.core.state.fact.OpenDefect;
 import org.ostendum.core.state.fact.Stage;
 
@@ -72,16 +73,17 @@ final class BatteryGates {
 
     /** A battery of one cell less is of another voltage: only a lead lets it go to work so. */
     static GateOutcome allCells(Subject battery) {
-        List<Integer> bridged = List.copyOf(battery.state().bridged().keySet());
+        CellsNow cells = battery.state().cells();
+        List<Integer> bridged = List.copyOf(cells.bridged().keySet());
         return bridged.isEmpty()
                 ? GateOutcome.OPEN
                 : GateOutcome.shut(
                         Message.of(
-                                battery.state().isBridgedTooLong() ? "gate.ALL_CELLS.over" : "gate.ALL_CELLS.shut",
+                                cells.isBridgedTooLong() ? "gate.ALL_CELLS.over" : "gate.ALL_CELLS.shut",
                                 battery.code(),
                                 new Cells(bridged),
-                                battery.state().nominalVolts(),
-                                battery.state().bridged().values().iterator().next()),
+                                cells.nominalVolts(),
+                                cells.bridged().values().iterator().next()),
                         Message.of("gate.ALL_CELLS.remedy"),
                         "cell-repair",
                         new Figure("bridged", bridged.get(0)));
@@ -189,21 +191,24 @@ final class BatteryGates {
         if (!state.model().kind().hasCaps()) {
             return GateOutcome.OPEN;
         }
-        return switch (state.platesCovered()) {
+        return switch (state.levels().platesCovered()) {
             case YES -> GateOutcome.OPEN;
             case NO ->
                 GateOutcome.shut(
-                        Message.of("gate.PLATES_COVERED.shut", battery.code(), new Cells(state.barePlates())),
+                        Message.of(
+                                "gate.PLATES_COVERED.shut",
+                                battery.code(),
+                                new Cells(state.levels().bare())),
                         Message.of("gate.PLATES_COVERED.remedy"),
                         "cover-plates",
-                        new Figure("barePlates", new Cells(state.barePlates())));
+                        new Figure("barePlates", new Cells(state.levels().bare())));
             case UNKNOWN -> new GateOutcome.Unknown(Message.of("gate.PLATES_COVERED.unknown", battery.code()));
         };
     }
 
     /** A cell over its mark overflows as soon as it gasses. */
     static GateOutcome notOverMark(Subject battery) {
-        List<Integer> over = battery.state().overMark();
+        List<Integer> over = battery.state().levels().over();
         return over.isEmpty()
                 ? GateOutcome.OPEN
                 : GateOutcome.shut(

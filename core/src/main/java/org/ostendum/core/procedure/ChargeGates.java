@@ -58,7 +58,7 @@ final class ChargeGates {
     /** The level rises while charging: full before means overflow after. Bare plates are the exception, by their own job. */
     static GateOutcome fullBeforeWater(Subject battery) {
         BatteryState state = battery.state();
-        String opens = state.barePlates().isEmpty() ? "charge" : "cover-plates";
+        String opens = state.levels().bare().isEmpty() ? "charge" : "cover-plates";
         return BatteryGates.of(
                 state.isCharging() ? Answer.NO : state.full().value(),
                 notFull(battery, GateKey.FULL_BEFORE_WATER, opens),
@@ -135,8 +135,8 @@ final class ChargeGates {
     static GateOutcome notHot(Subject battery) {
         BatteryState state = battery.state();
         Celsius most = state.rules().celsius(RuleKey.CHARGE_START_MOST);
-        Heat heat = state.temperature();
-        return switch (state.isTooHotToCharge()) {
+        Heat heat = state.heat().temperature();
+        return switch (state.heat().isTooHotToCharge()) {
             case NO -> GateOutcome.OPEN;
             case UNKNOWN -> new GateOutcome.Unknown(Message.of("gate.NOT_HOT.unknown", battery.code(), most));
             case YES ->
@@ -151,7 +151,7 @@ final class ChargeGates {
     /** Nothing frozen is charged: source {@code store.freeze}. Above 0 °C, and where it was never read colder, nothing is frozen. */
     static GateOutcome notFrozen(Subject battery) {
         BatteryState state = battery.state();
-        Heat heat = state.temperature();
+        Heat heat = state.heat().temperature();
         if (heat == null || heat.celsius().compareTo(FREEZING_BEGINS) > 0) {
             return GateOutcome.OPEN;
         }
@@ -192,12 +192,12 @@ final class ChargeGates {
 
     static GateOutcome cooled(Subject battery) {
         BatteryState state = battery.state();
-        @Nullable Instant until = state.coolingUntil();
+        @Nullable Instant until = state.heat().coolingUntil();
         return until == null
                 ? GateOutcome.OPEN
                 : GateOutcome.shut(
                         Message.of("gate.COOLED.shut", battery.code(), (int)
-                                Math.ceil(state.coolingLeft().toMinutes() / 60.0)),
+                                Math.ceil(state.heat().coolingLeft().toMinutes() / 60.0)),
                         Message.of("gate.COOLED.remedy"),
                         null,
                         new Figure("coolingUntil", until));

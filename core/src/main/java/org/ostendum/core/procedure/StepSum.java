@@ -35,7 +35,7 @@ public enum StepSum {
     WATER_TO_COVER {
         @Override
         public List<Message> of(Run run, BatteryState battery) {
-            return each(battery, battery.barePlates(), "step-sum.cover", 0, COVERED_MM);
+            return each(battery, battery.levels().bare(), "step-sum.cover", 0, COVERED_MM);
         }
     },
     /** What stands over the mark. */
@@ -44,7 +44,7 @@ public enum StepSum {
         public List<Message> of(Run run, BatteryState battery) {
             return each(
                     battery,
-                    battery.overMark(),
+                    battery.levels().over(),
                     "step-sum.surplus",
                     battery.model().levels().markMm(),
                     0);
@@ -150,7 +150,7 @@ public enum StepSum {
             BatteryState battery, List<Integer> cells, String key, double level, double atLeast) {
         LevelMarks marks = battery.model().levels();
         double perMm = marks.millilitresPerMm(battery.model().capacity().ampHours());
-        Map<Integer, CellLevel> levels = battery.levels();
+        Map<Integer, CellLevel> levels = battery.levels().byCell();
         List<Message> lines = new ArrayList<>();
         for (int cell : cells) {
             CellLevel known = levels.get(cell);

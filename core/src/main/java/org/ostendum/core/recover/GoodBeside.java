@@ -16,7 +16,7 @@ public final class GoodBeside {
     /** @return whether the second may lie beside the first: full, whole and free, of the same voltage, and of a kind that takes the same charge */
     public static boolean suits(BatteryState flat, BatteryState good) {
         return good.isFitForWork()
-                && good.nominalVolts() == flat.nominalVolts()
+                && good.cells().nominalVolts() == flat.cells().nominalVolts()
                 && good.model().kind() == flat.model().kind();
     }
 

@@ -1,25 +1,14 @@
 package org.ostendum.core.state;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.SortedMap;
-import java.util.TreeMap;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
-import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.judge.BatteryCourse;
-import org.ostendum.core.judge.Finding;
-import org.ostendum.core.judge.FindingCode;
-import org.ostendum.core.judge.Message;
 import org.ostendum.core.judge.NextStep;
-import org.ostendum.core.judge.PastRound;
 import org.ostendum.core.judge.SharedShift;
 import org.ostendum.core.judge.Verdict;
 import org.ostendum.core.measure.Answer;
@@ -29,17 +18,14 @@ import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.state.fact.Care;
-import org.ostendum.core.state.fact.CellLevel;
 import org.ostendum.core.state.fact.ChargeFacts;
 import org.ostendum.core.state.fact.ChargeRange;
 import org.ostendum.core.state.fact.Facts;
 import org.ostendum.core.state.fact.Full;
-import org.ostendum.core.state.fact.Heat;
 import org.ostendum.core.state.fact.KitFacts;
 import org.ostendum.core.state.fact.OnCharge;
 import org.ostendum.core.state.fact.OpenDefect;
 import org.ostendum.core.state.fact.Place;
-import org.ostendum.core.state.fact.Renewal;
 import org.ostendum.core.state.fact.Sheet;
 import org.ostendum.core.state.fact.Stage;
 import org.ostendum.core.state.fact.Tests;
@@ -51,10 +37,6 @@ import org.ostendum.core.water.WaterForecast;
  * {@link Answer#UNKNOWN} or null and never counts as yes. Told in {@code docs/state.md}.
  */
 public final class BatteryState {
-    /** What a hydrometer that reads low would make one say of a sound battery. */
-    private static final Set<FindingCode> SAID_OF_LOW_READINGS =
-            EnumSet.of(FindingCode.BATTERY_UNDERCHARGED, FindingCode.BATTERY_STRATIFIED, FindingCode.BATTERY_SULFATED);
-
     private final Sheet sheet;
     private final Snapshot snapshot;
     private final Facts facts;
@@ -64,6 +46,7 @@ public final class BatteryState {
     private @Nullable HeatNow heat;
 
     private @Nullable LevelsNow levels;
+    private @Nullable CellsNow cells;
     private @Nullable List<StandingFinding> open;
     private @Nullable Severity severity;
 
@@ -146,8 +129,8 @@ public final class BatteryState {
     /** @return what its own waterings foretell; empty with too few of them */
     public Optional<WaterForecast> waterForecast() {
         return water().pace()
-                .forecast(
-                        WaterForecast.reserve(cellsAtWork(), model().capacity().ampHours()));
+                .forecast(WaterForecast.reserve(
+                        cells().atWork(), model().capacity().ampHours()));
     }
 
     /** @return when it wants water next; null where neither water nor a look into all cells is on record */
@@ -184,23 +167,15 @@ public final class BatteryState {
         return facts.water().mixed();
     }
 
-    /** @return level of each cell at work of which one is known */
-    public Map<Integer, CellLevel> levels() {
-        return levelsNow().byCell();
-    }
-
-    private LevelsNow levelsNow() {
+    /** @return how high the acid stands in the cells at work */
+    public LevelsNow levels() {
         LevelsNow known = levels;
         if (known == null) {
-            known = new LevelsNow(facts.water().levelsWithout(bridged().keySet()), cellsAtWork(), model().levels());
+            known = new LevelsNow(
+                    facts.water().levelsWithout(cells().bridged().keySet()), cells().atWork(), model().levels());
             levels = known;
         }
         return known;
-    }
-
-    /** @return until when each bridged cell is to be renewed; none for a battery that has all its cells */
-    public SortedMap<Integer, Instant> bridged() {
-        return new TreeMap<>(facts.cells().bridged());
     }
 
     /** @return cells to be renewed: held to be beyond anything else, or bridged until then */
@@ -209,65 +184,20 @@ public final class BatteryState {
                 .map(StandingFinding::finding)
                 .filter(finding -> finding.next() == NextStep.REPAIR_CELL)
                 .flatMap(finding -> finding.cells().numbers().stream());
-        return Stream.concat(failing, bridged().keySet().stream())
+        return Stream.concat(failing, cells().bridged().keySet().stream())
                 .distinct()
                 .sorted()
                 .toList();
     }
 
-    /** @return cells that current flows through: those bridged give no volts */
-    public int cellsAtWork() {
-        return model().cells() - facts.cells().bridged().size();
-    }
-
-    /** @return volts by its plate, less two for each bridged cell */
-    public int nominalVolts() {
-        return model().nominalVolts() - 2 * facts.cells().bridged().size();
-    }
-
-    /** @return whether a bridged cell should have been renewed by now */
-    public boolean isBridgedTooLong() {
-        return bridged().values().stream().anyMatch(until -> !now.isBefore(until));
-    }
-
-    /** @return when the cell now in a position was put in; empty for one that was there from the beginning */
-    public Optional<Instant> cellSince(int position) {
-        return Optional.ofNullable(facts.cells().since().get(position));
-    }
-
-    /** @return cells that stand in it since the newest time that one was renewed; none where all are its first */
-    public Optional<Renewal> renewal() {
-        return Renewal.of(facts.cells());
-    }
-
-    /** @return when blocks last changed places; empty for never */
-    public Optional<Instant> blocksMovedAt() {
-        return facts.cells().moves().stream().map(BatteryEvent.BlocksMoved::at).reduce((a, b) -> b);
-    }
-
-    /** @return an earlier round under the numbers that its cells have now, without those that are gone or bridged */
-    public PastRound asItStands(PastRound past) {
-        return facts.cells().asTheyStand(past, sheet);
-    }
-
-    /** @return cells whose plates are known to show */
-    public List<Integer> barePlates() {
-        return levelsNow().bare();
-    }
-
-    /** @return whether the plates of every cell are covered; unknown where one was never looked into */
-    public Answer platesCovered() {
-        return levelsNow().platesCovered();
-    }
-
-    /** @return cells known to stand over the mark */
-    public List<Integer> overMark() {
-        return levelsNow().over();
-    }
-
-    /** @return cells to be filled: known to stand below the low mark, bare or only just covered ones among them */
-    public List<Integer> lowCells() {
-        return levelsNow().low();
+    /** @return the cells that stand in it, and what became of others */
+    public CellsNow cells() {
+        CellsNow known = cells;
+        if (known == null) {
+            known = new CellsNow(facts.cells(), sheet, now);
+            cells = known;
+        }
+        return known;
     }
 
     /** @return title of the open job that has it in hand; null for none */
@@ -293,7 +223,7 @@ public final class BatteryState {
 
     /** @return since when the same blocks stand under a tap that was hung on them then */
     public Instant sameBlocksSince(Instant hung) {
-        return blocksMovedAt().filter(moved -> moved.isAfter(hung)).orElse(hung);
+        return cells().blocksMovedAt().filter(moved -> moved.isAfter(hung)).orElse(hung);
     }
 
     /** @return whether it goes to work next without more ado: full, cool, whole, and nothing has to be done before */
@@ -301,7 +231,7 @@ public final class BatteryState {
         return phase() == Phase.READY
                 && stage() == Stage.IN_SERVICE
                 && severity().compareTo(Severity.ACT) < 0
-                && bridged().isEmpty()
+                && cells().bridged().isEmpty()
                 && unsignedSince() == null
                 && inHand() == null
                 && promisedTo() == null;
@@ -313,7 +243,8 @@ public final class BatteryState {
         return all;
     }
 
-    private HeatNow heatNow() {
+    /** @return how warm it is, and how long it still cools */
+    public HeatNow heat() {
         HeatNow known = heat;
         if (known == null) {
             known = new HeatNow(facts, around, rules(), now);
@@ -322,48 +253,24 @@ public final class BatteryState {
         return known;
     }
 
-    /** @return the electrolyte's temperature: by its tag, or as read lately; null where nobody knows */
-    public @Nullable Heat temperature() {
-        return heatNow().temperature();
-    }
-
-    /** @return whether it is too hot to be put on charge; one that has rested its cooling hours is not */
-    public Answer isTooHotToCharge() {
-        return heatNow().isTooHotToCharge();
+    /** @return whether it is above the temperature at which a charge is stopped */
+    public boolean isAboveStop() {
+        return heat().isAbove(RuleKey.chargeStop(model().duty()));
     }
 
     /** @return whether something has to be put right before it may go on charge: nobody is sent to plug it in */
     public boolean isKeptFromCharge() {
         return inHand() != null
-                || !barePlates().isEmpty()
-                || !overMark().isEmpty()
-                || isTooHotToCharge().isYes()
+                || !levels().bare().isEmpty()
+                || !levels().over().isEmpty()
+                || heat().isTooHotToCharge().isYes()
                 || defects().stream().anyMatch(defect -> defect.kind().shutsCharge());
-    }
-
-    /** @return whether it is above the temperature at which a charge is stopped */
-    public boolean isAboveStop() {
-        return heatNow().isAbove(RuleKey.chargeStop(model().duty()));
-    }
-
-    /** @return when it will be cool enough to work; null while it is not cooling */
-    public @Nullable Instant coolingUntil() {
-        return heatNow().coolingUntil();
-    }
-
-    public boolean isCooling() {
-        return coolingUntil() != null;
-    }
-
-    public Duration coolingLeft() {
-        Instant until = coolingUntil();
-        return until == null ? Duration.ZERO : Duration.between(now, until);
     }
 
     public Phase phase() {
         if (isCharging()) {
             return Phase.CHARGING;
-        } else if (isCooling()) {
+        } else if (heat().isCooling()) {
             return Phase.COOLING;
         } else if (full().isYes()) {
             return Phase.READY;
@@ -427,9 +334,9 @@ public final class BatteryState {
     }
 
     private Severity worstSeverity() {
-        Severity worst = (isCharging() && isAboveStop()) || !barePlates().isEmpty() ? Severity.STOP : Severity.FIT;
-        if (!bridged().isEmpty()) {
-            worst = worst.worse(isBridgedTooLong() ? Severity.STOP : Severity.WATCH);
+        Severity worst = (isCharging() && isAboveStop()) || !levels().bare().isEmpty() ? Severity.STOP : Severity.FIT;
+        if (!cells().bridged().isEmpty()) {
+            worst = worst.worse(cells().isBridgedTooLong() ? Severity.STOP : Severity.WATCH);
         }
         for (OpenDefect defect : defects()) {
             worst = worst.worse(defect.kind().severity());
@@ -447,37 +354,13 @@ public final class BatteryState {
 
     /** @return what is held of the battery: every finding that stands, whichever round raised it */
     public Verdict verdict() {
-        Verdict latest = snapshot.latest();
-        if (latest == null) {
-            return new Verdict(Severity.FIT, Message.of("verdict.never-read"), List.of(), Map.of());
-        }
-        List<Finding> standing =
-                findings().stream().map(StandingFinding::finding).toList();
-        return standing.isEmpty()
-                ? new Verdict(
-                        Severity.FIT,
-                        latest.findings().isEmpty() ? unfaulted(latest) : Message.of("verdict.nothing-left"),
-                        List.of(),
-                        latest.notJudged())
-                : new Verdict(standing.get(0).severity(), standing.get(0).sentence(), standing, latest.notJudged());
-    }
-
-    /** What was full when it was read is not said to be full after it has worked. */
-    private Message unfaulted(Verdict latest) {
-        Message said = latest.sentence();
-        return said.key().equals("verdict.fit") && !full().isYes()
-                ? new Message("verdict.fit.when-read", said.arguments())
-                : said;
+        return StandingVerdict.of(snapshot.latest(), findings(), full().isYes());
     }
 
     /** @return how the batteries of its room have come to read lower together, where that explains a finding better; null otherwise */
     public @Nullable SharedShift doubt(StandingFinding finding) {
         SharedShift shift = around.shift();
-        boolean isDoubted = shift != null
-                && SAID_OF_LOW_READINGS.contains(finding.finding().code())
-                && shift.isLower()
-                && shift.hasMoved(course());
-        return isDoubted ? shift : null;
+        return shift != null && shift.explains(finding.finding(), course()) ? shift : null;
     }
 
     /** The same of what is worst. */

@@ -14,8 +14,8 @@ public final class CellWater {
         LevelMarks marks = battery.model().levels();
         double perMm = marks.millilitresPerMm(battery.model().capacity().ampHours());
         Map<Integer, Integer> wanted = new TreeMap<>();
-        for (int cell : battery.lowCells()) {
-            CellLevel level = battery.levels().get(cell);
+        for (int cell : battery.levels().low()) {
+            CellLevel level = battery.levels().byCell().get(cell);
             if (level != null) {
                 double middle = (Math.max(level.lowMm(), 0) + Math.max(level.highMm(), 0)) / 2;
                 wanted.put(cell, tens(perMm * (marks.markMm() - middle)));

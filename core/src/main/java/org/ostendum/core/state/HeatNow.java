@@ -13,7 +13,7 @@ import org.ostendum.core.state.fact.Facts;
 import org.ostendum.core.state.fact.Heat;
 
 /** How warm a battery is at one moment, and how long it still cools. */
-final class HeatNow {
+public final class HeatNow {
     /** An older temperature says nothing about now. Rule of thumb: a battery of a few hundred kilograms changes by a few kelvin. */
     private static final Duration TEMPERATURE_GOOD_FOR = Duration.ofHours(4);
 
@@ -47,14 +47,13 @@ final class HeatNow {
         return heat.celsius().compareTo(rules.celsius(RuleKey.CHARGE_START_MOST)) >= 0;
     }
 
-    /** @return by its tag, or as read lately; null where nobody knows */
-    @Nullable
-    Heat temperature() {
+    /** @return the electrolyte’s temperature: by its tag, or as read lately; null where nobody knows */
+    public @Nullable Heat temperature() {
         return temperature;
     }
 
     /** @return whether it is too hot to be put on charge; one that has rested its cooling hours is not */
-    Answer isTooHotToCharge() {
+    public Answer isTooHotToCharge() {
         if (temperature != null) {
             return Answer.of(isHot(temperature));
         }
@@ -65,14 +64,22 @@ final class HeatNow {
         return rested ? Answer.NO : Answer.UNKNOWN;
     }
 
-    boolean isAbove(RuleKey limit) {
+    /** @param limit a temperature of the rules */
+    public boolean isAbove(RuleKey limit) {
         return temperature != null && temperature.celsius().compareTo(rules.celsius(limit)) >= 0;
     }
 
     /** @return when it will be cool enough to work; null while it is not cooling */
-    @Nullable
-    Instant coolingUntil() {
+    public @Nullable Instant coolingUntil() {
         return coolingUntil;
+    }
+
+    public boolean isCooling() {
+        return coolingUntil != null;
+    }
+
+    public Duration coolingLeft() {
+        return coolingUntil == null ? Duration.ZERO : Duration.between(now, coolingUntil);
     }
 
     private @Nullable Instant cooling() {

@@ -9,7 +9,7 @@ import org.ostendum.core.measure.Answer;
 import org.ostendum.core.state.fact.CellLevel;
 
 /** How high the acid stands in the cells at one moment, by what they want. */
-final class LevelsNow {
+public final class LevelsNow {
     private final Map<Integer, CellLevel> levels;
     private final int cellsAtWork;
     private final List<Integer> bare = new ArrayList<>();
@@ -45,23 +45,28 @@ final class LevelsNow {
         return all ? Answer.YES : Answer.UNKNOWN;
     }
 
-    Map<Integer, CellLevel> byCell() {
+    /** @return level of each cell at work of which one is known */
+    public Map<Integer, CellLevel> byCell() {
         return levels;
     }
 
-    List<Integer> bare() {
+    /** @return cells whose plates are known to show */
+    public List<Integer> bare() {
         return List.copyOf(bare);
     }
 
-    List<Integer> over() {
+    /** @return cells known to stand over the mark */
+    public List<Integer> over() {
         return List.copyOf(over);
     }
 
-    List<Integer> low() {
+    /** @return cells to be filled: known to stand below the low mark, bare or only just covered ones among them */
+    public List<Integer> low() {
         return List.copyOf(low);
     }
 
-    Answer platesCovered() {
+    /** @return whether the plates of every cell are covered; unknown where one was never looked into */
+    public Answer platesCovered() {
         return covered;
     }
 }

@@ -62,9 +62,9 @@ public final class Plausible {
         } else if (event instanceof Equalised equalised) {
             return range("hours", equalised.hours(), ODD_HOURS, MOST_HOURS);
         } else if (event instanceof Watered water) {
-            return volume(water.poured(), water.cell() == null ? before.cellsAtWork() : 1, before);
+            return volume(water.poured(), water.cell() == null ? before.cells().atWork() : 1, before);
         } else if (event instanceof DrewOff drew) {
-            return volume(drew.drawn(), drew.cell() == null ? before.cellsAtWork() : 1, before);
+            return volume(drew.drawn(), drew.cell() == null ? before.cells().atWork() : 1, before);
         }
         return Optional.empty();
     }

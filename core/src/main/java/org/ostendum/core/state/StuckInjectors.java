@@ -19,21 +19,21 @@ public record StuckInjectors(Cells closed, Cells open) {
 
     static StuckInjectors of(BatteryState battery) {
         return battery.kit().isOn()
-                ? new StuckInjectors(few(battery.lowCells(), battery), few(open(battery), battery))
+                ? new StuckInjectors(few(battery.levels().low(), battery), few(open(battery), battery))
                 : NONE;
     }
 
     /** Drawing off puts the cell right, not its injector. */
     private static List<Integer> open(BatteryState battery) {
-        return Stream.concat(battery.overMark().stream(), battery.kit().drawnOff().stream())
+        return Stream.concat(battery.levels().over().stream(), battery.kit().drawnOff().stream())
                 .distinct()
                 .sorted()
                 .toList();
     }
 
     private static Cells few(List<Integer> cells, BatteryState battery) {
-        boolean allLooked = battery.levels().size() == battery.cellsAtWork();
-        return allLooked && cells.size() <= Math.max(1, FEW * battery.cellsAtWork())
+        boolean allLooked = battery.levels().byCell().size() == battery.cells().atWork();
+        return allLooked && cells.size() <= Math.max(1, FEW * battery.cells().atWork())
                 ? new Cells(cells)
                 : new Cells(List.of());
     }

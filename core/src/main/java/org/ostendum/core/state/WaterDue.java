@@ -26,7 +26,7 @@ public record WaterDue(Instant at, Basis basis, @Nullable Instant from, Duration
 
     /** @return null where neither water nor a look into all cells is on record, and for what is put away with its cells right */
     static @Nullable WaterDue of(BatteryState state) {
-        if (!state.lowCells().isEmpty()) {
+        if (!state.levels().low().isEmpty()) {
             return new WaterDue(state.asOf(), Basis.LEVELS, null, Duration.ZERO);
         }
         Instant from = filled(state);
@@ -54,9 +54,9 @@ public record WaterDue(Instant at, Basis basis, @Nullable Instant from, Duration
     /** Seen to be right in every cell is as good as filled. */
     private static @Nullable Instant filled(BatteryState state) {
         Instant watered = state.water().watered();
-        Instant seen = state.levels().size() < state.cellsAtWork()
+        Instant seen = state.levels().byCell().size() < state.cells().atWork()
                 ? null
-                : state.levels().values().stream()
+                : state.levels().byCell().values().stream()
                         .map(level -> level.basis().isLook() ? level.at() : Instant.MIN)
                         .min(Instant::compareTo)
                         .filter(at -> at.isAfter(Instant.MIN))

@@ -62,16 +62,18 @@ class CellsAndBlocksTest {
                 .charged(14, 175)
                 .read(6, RoundState.FULL_CHARGE, Level.RIGHT, 1285, 1285, 1285, 1100, 1285, 1285);
         BatteryState state = told.state();
-        assertThat(state.bridged()).containsExactly(java.util.Map.entry(4, IN_TEN_DAYS));
-        assertThat(state.cellsAtWork()).isEqualTo(5);
+        assertThat(state.cells().bridged()).containsExactly(java.util.Map.entry(4, IN_TEN_DAYS));
+        assertThat(state.cells().atWork()).isEqualTo(5);
         assertThat(state.cellsToRenew())
                 .as("that it is bridged repairs nothing")
                 .containsExactly(4);
-        assertThat(state.nominalVolts()).isEqualTo(10);
+        assertThat(state.cells().nominalVolts()).isEqualTo(10);
         assertThat(finds(state, 4)).as("what it reads says nothing any more").isFalse();
         assertThat(state.findings()).noneMatch(f -> f.finding().code() == FindingCode.BATTERY_UNEVEN);
-        assertThat(state.levels()).doesNotContainKey(4);
-        assertThat(state.platesCovered().isYes()).as("of those at work").isTrue();
+        assertThat(state.levels().byCell()).doesNotContainKey(4);
+        assertThat(state.levels().platesCovered().isYes())
+                .as("of those at work")
+                .isTrue();
         assertThat(state.severity()).isEqualTo(Severity.WATCH);
     }
 
@@ -83,7 +85,7 @@ class CellsAndBlocksTest {
         assertThat(BridgeAlarm.of("T-1", told.state())).isEmpty();
 
         BatteryState later = told.fold().at(NOW.plus(Duration.ofDays(4)), Surroundings.NOTHING);
-        assertThat(later.isBridgedTooLong()).isTrue();
+        assertThat(later.cells().isBridgedTooLong()).isTrue();
         assertThat(later.severity()).isEqualTo(Severity.STOP);
         assertThat(BridgeAlarm.of("T-1", later)).isPresent();
     }
@@ -93,8 +95,8 @@ class CellsAndBlocksTest {
         BatteryState state = oneFarBelow()
                 .and(new CellBridged(hoursAgo(30), 4, IN_TEN_DAYS), new CellReplaced(hoursAgo(20), 4, "N-77"))
                 .state();
-        assertThat(state.bridged()).isEmpty();
-        assertThat(state.cellsAtWork()).isEqualTo(6);
+        assertThat(state.cells().bridged()).isEmpty();
+        assertThat(state.cells().atWork()).isEqualTo(6);
     }
 
     /** One cell falls week by week, and between the cells of a block no voltmeter comes. */
@@ -140,10 +142,10 @@ class CellsAndBlocksTest {
         BatteryState state = moved.at(NOW, Surroundings.NOTHING);
         assertThat(finds(state, 2)).isFalse();
         assertThat(finds(state, 22)).as("the weak cell is in place 22 now").isTrue();
-        assertThat(state.cellSince(23)).contains(hoursAgo(38));
-        assertThat(state.cellSince(3)).isEmpty();
-        assertThat(state.blocksMovedAt()).contains(hoursAgo(20));
-        assertThat(state.asItStands(moved.rounds().get(0)).round().readings())
+        assertThat(state.cells().since(23)).contains(hoursAgo(38));
+        assertThat(state.cells().since(3)).isEmpty();
+        assertThat(state.cells().blocksMovedAt()).contains(hoursAgo(20));
+        assertThat(state.cells().asTheyStand(moved.rounds().get(0)).round().readings())
                 .filteredOn(r -> r.gravity() != null && r.gravity().points() == 1200)
                 .extracting(CellReading::cell)
                 .containsExactly(22);

@@ -110,15 +110,15 @@ public final class Contradictions {
             new Pair("read it / water it", s -> s.asks(NextStep.TAKE_ROUND), s -> s.asks(NextStep.WATER)),
             new Pair(
                     "over the mark / water",
-                    s -> !s.state().overMark().isEmpty(),
+                    s -> !s.state().levels().over().isEmpty(),
                     s -> s.asks(NextStep.WATER) || s.mayWater()),
             new Pair(
                     "over the mark / charge",
-                    s -> !s.state().overMark().isEmpty(),
+                    s -> !s.state().levels().over().isEmpty(),
                     s -> s.mayCharge() || asksCharge(s)),
             new Pair(
                     "plates show / charge",
-                    s -> !s.state().barePlates().isEmpty(),
+                    s -> !s.state().levels().bare().isEmpty(),
                     s -> s.mayCharge() || asksCharge(s)),
             new Pair("charging / issue", s -> s.state().isCharging(), Said::mayIssue),
             new Pair("charging / water", s -> s.state().isCharging(), s -> s.mayWater() || s.asks(NextStep.WATER)),
@@ -128,14 +128,18 @@ public final class Contradictions {
                     s -> s.mayRead() || s.steps().stream().anyMatch(NextStep::isReading)),
             new Pair("charging / charge it", s -> s.state().isCharging(), Contradictions::asksCharge),
             new Pair("charging / cooling", s -> s.state().isCharging(), s -> s.state()
+                    .heat()
                     .isCooling()),
-            new Pair("cooling / issue", s -> s.state().isCooling(), Said::mayIssue),
+            new Pair("cooling / issue", s -> s.state().heat().isCooling(), Said::mayIssue),
             new Pair(
                     "cooling / ready",
-                    s -> s.state().isCooling(),
+                    s -> s.state().heat().isCooling(),
                     s -> s.state().phase() == BatteryState.Phase.READY),
             new Pair("held / issue", s -> s.state().heldFor() != null, Said::mayIssue),
-            new Pair("hot / charge", s -> s.state().isTooHotToCharge().isYes(), s -> s.mayCharge() || asksCharge(s)),
+            new Pair(
+                    "hot / charge",
+                    s -> s.state().heat().isTooHotToCharge().isYes(),
+                    s -> s.mayCharge() || asksCharge(s)),
             new Pair(
                     "water not mixed / read it",
                     s -> s.state().mixed().isNo(),
@@ -145,7 +149,10 @@ public final class Contradictions {
                     s -> s.state().full().value() == Answer.UNKNOWN
                             && s.state().charge().low() < 0.8,
                     s -> s.mayIssue() || s.mayWater()),
-            new Pair("levels not known / charge", s -> s.state().platesCovered() == Answer.UNKNOWN, Said::mayCharge),
+            new Pair(
+                    "levels not known / charge",
+                    s -> s.state().levels().platesCovered() == Answer.UNKNOWN,
+                    Said::mayCharge),
             new Pair(
                     "defect / its gate",
                     s -> s.state().defects().stream().anyMatch(d -> d.kind().shutsCharge()),

@@ -302,11 +302,11 @@ class FullAndChargeTest {
             told.around(new Surroundings(Celsius.of(battery), Celsius.of(room), List.of(), null, null));
         }
         BatteryState state = told.state();
-        assertThat(state.isCooling()).isEqualTo(cooling);
+        assertThat(state.heat().isCooling()).isEqualTo(cooling);
         assertThat(state.phase()).isEqualTo(cooling ? Phase.COOLING : Phase.READY);
-        assertThat(state.coolingLeft().isZero()).isEqualTo(!cooling);
+        assertThat(state.heat().coolingLeft().isZero()).isEqualTo(!cooling);
         if (cooling) {
-            assertThat(state.coolingUntil()).isEqualTo(hoursAgo(endedAgo).plus(Duration.ofHours(8)));
+            assertThat(state.heat().coolingUntil()).isEqualTo(hoursAgo(endedAgo).plus(Duration.ofHours(8)));
             assertThat(state.phaseSince()).isEqualTo(hoursAgo(endedAgo));
         }
     }
@@ -316,25 +316,25 @@ class FullAndChargeTest {
     @CsvSource({"3, 25, true", "5, 25, false", "5, 45, true", "8, 45, true", "9, 45, false"})
     void aTemperatureIsGoodForSomeHours(double hours, double celsius, boolean known) {
         BatteryState state = nothing().warm(hours, celsius).state();
-        assertThat(state.temperature() != null).isEqualTo(known);
-        assertThat(state.isTooHotToCharge())
+        assertThat(state.heat().temperature() != null).isEqualTo(known);
+        assertThat(state.heat().isTooHotToCharge())
                 .isEqualTo(!known ? Answer.UNKNOWN : celsius >= 40 ? Answer.YES : Answer.NO);
-        assertThat(state.isCooling()).isEqualTo(known && celsius >= 40 && hours < 8);
+        assertThat(state.heat().isCooling()).isEqualTo(known && celsius >= 40 && hours < 8);
     }
 
     @ParameterizedTest
     @CsvSource({"39.9, NO, false", "40, YES, false", "48.9, YES, false", "49, YES, true"})
     void heatHasItsLimits(double celsius, Answer tooHot, boolean stop) {
         BatteryState state = nothing().warm(1, celsius).state();
-        assertThat(state.isTooHotToCharge()).isEqualTo(tooHot);
+        assertThat(state.heat().isTooHotToCharge()).isEqualTo(tooHot);
         assertThat(state.isAboveStop()).isEqualTo(stop);
     }
 
     @Test
     void oneThatRestedItsCoolingHoursIsNotTooHot() {
-        assertThat(nothing().worked(9, 150).state().isTooHotToCharge()).isEqualTo(Answer.NO);
-        assertThat(nothing().worked(7, 150).state().isTooHotToCharge()).isEqualTo(Answer.UNKNOWN);
-        assertThat(nothing().worked(12, 150).chargeBegun(9).state().isTooHotToCharge())
+        assertThat(nothing().worked(9, 150).state().heat().isTooHotToCharge()).isEqualTo(Answer.NO);
+        assertThat(nothing().worked(7, 150).state().heat().isTooHotToCharge()).isEqualTo(Answer.UNKNOWN);
+        assertThat(nothing().worked(12, 150).chargeBegun(9).state().heat().isTooHotToCharge())
                 .isEqualTo(Answer.UNKNOWN);
     }
 }

@@ -53,15 +53,15 @@ class WaterAndLevelsTest {
     void aBridgedCellTakesNoPartInTheWater() {
         CellBridged bridge = new CellBridged(hoursAgo(300), 4, hoursAgo(-300));
         Told seen = nothing().and(bridge).and(levels(200));
-        assertThat(seen.state().levels()).hasSize(5);
+        assertThat(seen.state().levels().byCell()).hasSize(5);
         Told low = nothing().and(bridge).and(levels(200)).watered(5, 100);
         Told whole = nothing().and(levels(200)).watered(5, 100);
-        double before = seen.state().levels().get(1).highMm();
-        double ofFive = low.state().levels().get(1).highMm() - before;
-        double ofSix = whole.state().levels().get(1).highMm() - before;
+        double before = seen.state().levels().byCell().get(1).highMm();
+        double ofFive = low.state().levels().byCell().get(1).highMm() - before;
+        double ofSix = whole.state().levels().byCell().get(1).highMm() - before;
         assertThat(ofSix).isPositive();
         assertThat(ofFive).isCloseTo(ofSix * 6 / 5, within(0.01));
-        assertThat(low.state().levels()).doesNotContainKey(4);
+        assertThat(low.state().levels().byCell()).doesNotContainKey(4);
     }
 
     private static final Level R = Level.RIGHT;
@@ -75,18 +75,19 @@ class WaterAndLevelsTest {
     })
     void whatWasSeenIsKnown(Level seen, boolean bare, boolean over, boolean low, Answer covered) {
         BatteryState state = nothing().looked(2, R, R, seen, R, R, R).state();
-        assertThat(state.barePlates()).isEqualTo(bare ? List.of(3) : List.of());
-        assertThat(state.overMark()).isEqualTo(over ? List.of(3) : List.of());
-        assertThat(state.lowCells()).isEqualTo(low ? List.of(3) : List.of());
-        assertThat(state.platesCovered()).isEqualTo(covered);
+        assertThat(state.levels().bare()).isEqualTo(bare ? List.of(3) : List.of());
+        assertThat(state.levels().over()).isEqualTo(over ? List.of(3) : List.of());
+        assertThat(state.levels().low()).isEqualTo(low ? List.of(3) : List.of());
+        assertThat(state.levels().platesCovered()).isEqualTo(covered);
         assertThat(state.severity()).isEqualTo(bare ? Severity.STOP : state.severity());
-        assertThat(state.levels().get(3).basis()).isEqualTo(Basis.SEEN);
+        assertThat(state.levels().byCell().get(3).basis()).isEqualTo(Basis.SEEN);
     }
 
     @Test
     void whatNobodyLookedIntoIsUnknown() {
-        assertThat(nothing().looked(2, R, R, R).state().platesCovered()).isEqualTo(Answer.UNKNOWN);
-        assertThat(nothing().state().platesCovered()).isEqualTo(Answer.UNKNOWN);
+        assertThat(nothing().looked(2, R, R, R).state().levels().platesCovered())
+                .isEqualTo(Answer.UNKNOWN);
+        assertThat(nothing().state().levels().platesCovered()).isEqualTo(Answer.UNKNOWN);
         assertThat(nothing().state().waterDue()).isNull();
     }
 
@@ -95,10 +96,11 @@ class WaterAndLevelsTest {
     void aMeasuredLevelIsKnownToAMillimetre(double millimetres, boolean bare, boolean low) {
         BatteryState state =
                 nothing().and(new LevelRead(hoursAgo(3), 2, millimetres)).state();
-        assertThat(state.barePlates()).isEqualTo(bare ? List.of(2) : List.of());
-        assertThat(state.lowCells()).isEqualTo(low ? List.of(2) : List.of());
-        assertThat(state.overMark()).isEqualTo(millimetres > 28 ? List.of(2) : List.of());
-        assertThat(state.levels().get(2).highMm() - state.levels().get(2).lowMm())
+        assertThat(state.levels().bare()).isEqualTo(bare ? List.of(2) : List.of());
+        assertThat(state.levels().low()).isEqualTo(low ? List.of(2) : List.of());
+        assertThat(state.levels().over()).isEqualTo(millimetres > 28 ? List.of(2) : List.of());
+        assertThat(state.levels().byCell().get(2).highMm()
+                        - state.levels().byCell().get(2).lowMm())
                 .isCloseTo(2, within(1e-9));
     }
 
@@ -108,9 +110,9 @@ class WaterAndLevelsTest {
                 .looked(5, Level.EXPOSED, R, Level.LOW, R, R, R)
                 .watered(2, 0)
                 .state();
-        assertThat(state.lowCells()).isEmpty();
-        assertThat(state.barePlates()).isEmpty();
-        assertThat(state.levels().values()).allSatisfy(level -> {
+        assertThat(state.levels().low()).isEmpty();
+        assertThat(state.levels().bare()).isEmpty();
+        assertThat(state.levels().byCell().values()).allSatisfy(level -> {
             assertThat(level.basis()).isEqualTo(Basis.POURED);
             assertThat(level.lowMm()).isBetween(20.0, 25.0);
             assertThat(level.highMm()).isBetween(25.0, 28.0);
@@ -126,13 +128,15 @@ class WaterAndLevelsTest {
                         .looked(5, Level.LOW, R, R, R, R, R)
                         .watered(2, 1500)
                         .state()
-                        .lowCells())
+                        .levels()
+                        .low())
                 .isEmpty();
         assertThat(nothing()
                         .looked(5, Level.EXPOSED, R, R, R, R, R)
                         .watered(2, 6)
                         .state()
-                        .lowCells())
+                        .levels()
+                        .low())
                 .contains(1);
     }
 
@@ -142,7 +146,7 @@ class WaterAndLevelsTest {
                 .looked(5, Level.LOW, Level.LOW, R, R, R, R)
                 .and(new Watered(hoursAgo(2), new Millilitres(200), 1, Fill.TO_MARK))
                 .state();
-        assertThat(state.lowCells()).containsExactly(2);
+        assertThat(state.levels().low()).containsExactly(2);
     }
 
     /** Just covered before the charge it is to be filled after it; a cell that was covered gets none. */
@@ -152,11 +156,11 @@ class WaterAndLevelsTest {
                 .looked(5, Level.EXPOSED, R, R, R, R, R)
                 .watered(2, 300, Fill.COVERED)
                 .state();
-        assertThat(state.barePlates()).isEmpty();
-        assertThat(state.platesCovered()).isEqualTo(Answer.YES);
-        assertThat(state.lowCells()).containsExactly(1);
-        assertThat(state.levels().get(1).basis()).isEqualTo(Basis.COVERED);
-        assertThat(state.levels().get(2).basis()).isEqualTo(Basis.SEEN);
+        assertThat(state.levels().bare()).isEmpty();
+        assertThat(state.levels().platesCovered()).isEqualTo(Answer.YES);
+        assertThat(state.levels().low()).containsExactly(1);
+        assertThat(state.levels().byCell().get(1).basis()).isEqualTo(Basis.COVERED);
+        assertThat(state.levels().byCell().get(2).basis()).isEqualTo(Basis.SEEN);
     }
 
     @ParameterizedTest
@@ -166,8 +170,9 @@ class WaterAndLevelsTest {
                 .looked(5, Level.OVER, R, R, Level.OVER, R, R)
                 .and(new DrewOff(hoursAgo(2), null, cell))
                 .state();
-        assertThat(state.overMark()).isEqualTo(stillOver.isEmpty() ? List.of() : List.of(Integer.valueOf(stillOver)));
-        assertThat(state.levels().get(2).basis())
+        assertThat(state.levels().over())
+                .isEqualTo(stillOver.isEmpty() ? List.of() : List.of(Integer.valueOf(stillOver)));
+        assertThat(state.levels().byCell().get(2).basis())
                 .as("a cell that was right stays")
                 .isEqualTo(Basis.SEEN);
     }
@@ -176,15 +181,15 @@ class WaterAndLevelsTest {
     void pouredOnACellOverItsMarkItStaysOver() {
         BatteryState state =
                 nothing().looked(5, Level.OVER, R, R, R, R, R).watered(2, 100).state();
-        assertThat(state.overMark()).containsExactly(1);
+        assertThat(state.levels().over()).containsExactly(1);
     }
 
     /** Overcharge splits water: 60 Ah too much lower each cell by some 2.8 mm, an old battery's by twice that. */
     @Test
     void chargesUseWaterUp() {
         Told filled = nothing().watered(100, 0).worked(90, 100).charged(80, 160);
-        CellLevel after = filled.state().levels().get(1);
-        CellLevel before = nothing().watered(100, 0).state().levels().get(1);
+        CellLevel after = filled.state().levels().byCell().get(1);
+        CellLevel before = nothing().watered(100, 0).state().levels().byCell().get(1);
         double used = 0.336 * 60 / (0.6 * 300 / 25);
         assertThat(before.lowMm() - after.lowMm()).isCloseTo(2 * used, within(0.05));
         assertThat(filled.state().water().gassed()).isCloseTo(60, within(0.01));
@@ -227,9 +232,9 @@ class WaterAndLevelsTest {
                 .looked(5, Level.LOW, R, R, R, R, R)
                 .and(new CellReplaced(hoursAgo(2), 1, "new"))
                 .state();
-        assertThat(state.levels()).doesNotContainKey(1);
-        assertThat(state.lowCells()).isEmpty();
-        assertThat(state.cellSince(1)).contains(hoursAgo(2));
+        assertThat(state.levels().byCell()).doesNotContainKey(1);
+        assertThat(state.levels().low()).isEmpty();
+        assertThat(state.cells().since(1)).contains(hoursAgo(2));
     }
 
     /** Four waterings tell that it drinks little; a car in a row is watered on the row's day all the same. */

@@ -64,7 +64,7 @@ class WateringKitTest {
                 .and(fitted(19))
                 .looked(8, Level.RIGHT, Level.RIGHT, Level.OVER, Level.RIGHT, Level.RIGHT, Level.RIGHT)
                 .and(new DrewOff(Told.hoursAgo(6), null, null));
-        assertThat(told.state().overMark()).isEmpty();
+        assertThat(told.state().levels().over()).isEmpty();
         assertThat(told.state().stuckInjectors().open().numbers()).containsExactly(3);
         assertThat(steps(told)).contains(NextStep.LOOK_AT_KIT).doesNotContain(NextStep.DRAW_OFF);
         told.and(new KitLookedAt(Told.hoursAgo(2)));

@@ -231,7 +231,7 @@ class ChangeAndRebuildTest extends ApplicationTest {
         browser.awaitText(".now-step h2", "Last link");
         walkTo("All steps", "10");
         endJob();
-        assertThat(batteryStates.stateOf(car).blocksMovedAt()).isPresent();
+        assertThat(batteryStates.stateOf(car).cells().blocksMovedAt()).isPresent();
         assertThat(browser.driver().findElements(By.cssSelector(".fault")))
                 .as("nothing is amiss")
                 .noneMatch(WebElement::isDisplayed);

@@ -89,8 +89,8 @@ class BridgedCellTest extends JobsTest {
         tom.send("/jobs/" + job + "/finish", "key", UUID.randomUUID().toString());
         assertThat(run(job).status()).isEqualTo(Run.Status.FINISHED);
 
-        assertThat(batteryStates.stateOf(battery).bridged()).containsOnlyKeys(3);
-        assertThat(batteryStates.stateOf(battery).cellsAtWork())
+        assertThat(batteryStates.stateOf(battery).cells().bridged()).containsOnlyKeys(3);
+        assertThat(batteryStates.stateOf(battery).cells().atWork())
                 .isEqualTo(battery.type().model().cells() - 1);
         assertThat(tom.page("/batteries/" + battery.code()))
                 .contains("It is bridged until", "Renew cell 3 of", "Cell bridged", "Cell 3, until");
@@ -145,6 +145,6 @@ class BridgedCellTest extends JobsTest {
         assertThat(alarms.open())
                 .filteredOn(a -> a.about().equals(battery.code()))
                 .noneMatch(StandingAlarm::stands);
-        assertThat(batteryStates.stateOf(battery).bridged()).isEmpty();
+        assertThat(batteryStates.stateOf(battery).cells().bridged()).isEmpty();
     }
 }

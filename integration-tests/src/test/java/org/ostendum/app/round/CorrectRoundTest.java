@@ -74,7 +74,7 @@ class CorrectRoundTest extends ApplicationTest {
     void platesThatWereThoughtToShowOpenTheGateAgain() throws Exception {
         Battery battery = own.full("K-81", "T-21");
         even(battery).key(3, "LEVEL", "EXPOSED").close();
-        assertThat(state(battery).barePlates()).containsExactly(3);
+        assertThat(state(battery).levels().bare()).containsExactly(3);
 
         String form = tom.page("/batteries/K-81/correct?cell=3");
         assertThat(form).contains("value=\"EXPOSED\" selected");
@@ -91,7 +91,7 @@ class CorrectRoundTest extends ApplicationTest {
                                 "looked into the next one")
                         .getStatus())
                 .isEqualTo(302);
-        assertThat(state(battery).barePlates()).isEmpty();
+        assertThat(state(battery).levels().bare()).isEmpty();
         assertThat(tom.page("/batteries/K-81/ledger")).contains("looked into the next one", "plates showing");
         assertThat(past.check(battery.id()).isWhole()).isTrue();
     }

@@ -67,7 +67,7 @@ class RotationTest extends JobsTest {
         assertThat(run(job).status()).isEqualTo(Run.Status.FINISHED);
 
         assertThat(newest(car.code()).payload()).contains("\"from\":[6,5,3,4,2,1]");
-        assertThat(batteryStates.stateOf(car).blocksMovedAt()).isPresent();
+        assertThat(batteryStates.stateOf(car).cells().blocksMovedAt()).isPresent();
         assertThat(tom.page("/batteries/" + car.code())).contains("block 6 is in place 1 now");
         assertThat(tom.page("/batteries/" + car.code() + "/pack")).doesNotContain("Their turn is over");
     }

@@ -50,7 +50,7 @@ public final class HouseBatteries {
                 || state.inHand() != null
                 || state.severity() == Severity.STOP
                 || state.defects().stream().anyMatch(defect -> defect.kind().shutsIssue())
-                || state.isBridgedTooLong();
+                || state.cells().isBridgedTooLong();
     }
 
     /**
@@ -63,8 +63,8 @@ public final class HouseBatteries {
             // What is over the mark is drawn off, and bare plates are covered and charged, before anybody fills it.
             case WATER ->
                 isInReach(state)
-                        && state.overMark().isEmpty()
-                        && state.barePlates().isEmpty();
+                        && state.levels().over().isEmpty()
+                        && state.levels().bare().isEmpty();
             case TEST ->
                 isInReach(state)
                         && !mayNotCharge(state)
@@ -86,12 +86,12 @@ public final class HouseBatteries {
         double capacity = battery.type().model().capacity().ampHours();
         return new PoolBattery(
                 battery.code(),
-                state.nominalVolts(),
+                state.cells().nominalVolts(),
                 battery.type().connector(),
                 battery.type().weightKg(),
                 capacity,
                 flat ? capacity * (1 - LEAST_SOC) : missing(state, capacity),
-                state.coolingUntil(),
+                state.heat().coolingUntil(),
                 out || isHeld(state),
                 leastSoc(battery, state, rules),
                 cycles,
@@ -108,7 +108,7 @@ public final class HouseBatteries {
     }
 
     static double missing(BatteryState state, double capacity) {
-        if (!state.isCharging() && (state.full().isYes() || state.isCooling())) {
+        if (!state.isCharging() && (state.full().isYes() || state.heat().isCooling())) {
             return 0;
         }
         double part = state.charge().isKnown() ? 1 - state.charge().likely() : UNKNOWN_MISSING;

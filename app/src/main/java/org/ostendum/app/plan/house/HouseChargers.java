@@ -152,7 +152,7 @@ class HouseChargers {
                 null,
                 ChargeKind.CONVENTIONAL,
                 battery.type().opportunity(),
-                state.bridged().size());
+                state.cells().bridged().size());
         // What only watches is worth watching, not worth leaving a charger empty for.
         return charger.reaches(battery.machineCode())
                 && ChargerMatch.of(charger.sheet(), battery.type().model(), now, rules).stream()
