@@ -7,6 +7,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.ostendum.app.defect.Defects;
 import org.ostendum.app.form.Faults;
 import org.ostendum.app.form.FormView;
 import org.ostendum.app.form.Option;
@@ -17,6 +18,7 @@ import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.photo.PhotoTaking;
 import org.ostendum.app.photo.Photos;
 import org.ostendum.app.words.Words;
+import org.ostendum.core.defect.DefectKind;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.safety.IncidentKind;
 import org.springframework.http.HttpStatus;
@@ -39,14 +41,21 @@ class IncidentController {
     private final Incidents incidents;
     private final IncidentReports reports;
     private final Batteries batteries;
+    private final Defects defects;
     private final Photos photos;
     private final PhotoTaking taking;
 
     IncidentController(
-            Incidents incidents, IncidentReports reports, Batteries batteries, Photos photos, PhotoTaking taking) {
+            Incidents incidents,
+            IncidentReports reports,
+            Batteries batteries,
+            Defects defects,
+            Photos photos,
+            PhotoTaking taking) {
         this.incidents = incidents;
         this.reports = reports;
         this.batteries = batteries;
+        this.defects = defects;
         this.photos = photos;
         this.taking = taking;
     }
@@ -74,11 +83,23 @@ class IncidentController {
     private String show(@Nullable Incident incident, FormView form, Words words, Model page) {
         page.addAttribute("place", "safety");
         page.addAttribute("incident", incident);
+        page.addAttribute(
+                "keptBack", incident == null ? null : keptBack(incident).orElse(null));
         page.addAttribute("pictures", incident == null ? List.of() : photos.of(photosOf(incident.id())));
         page.addAttribute("kinds", Option.of(IncidentKind.class, words));
         page.addAttribute("form", form);
         page.addAttribute("faults", form.faults());
         return "incident/incident";
+    }
+
+    /** What keeps the battery back until somebody has looked it over. */
+    private Optional<Defects.Defect> keptBack(Incident incident) {
+        Long battery = incident.course().batteryId();
+        return battery == null
+                ? Optional.empty()
+                : defects.openOf(battery, null).stream()
+                        .filter(found -> found.kind() == DefectKind.AFTER_INCIDENT)
+                        .findFirst();
     }
 
     private static Photos.Of photosOf(long incident) {
@@ -164,7 +185,8 @@ class IncidentController {
         } else if (!errors.hasErrors()) {
             Instant happened =
                     Objects.requireNonNullElse(at.value(), incident.course().at());
-            if (!incidents.rewrite(incident.id(), form, form.course(happened, battery.orElse(null)))) {
+            @Nullable Battery known = battery.orElse(null);
+            if (!reports.rewrite(incident, form, form.course(happened, known), known, person, words)) {
                 Incident now = incidents.byId(incident.id()).orElseThrow();
                 FormView.clash(errors, IncidentForm.of(now, null, words), "job", "key", "review");
             }

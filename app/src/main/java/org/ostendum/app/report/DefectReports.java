@@ -17,7 +17,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** What was found wrong, and put right, written into the battery's ledger. */
 @Component
-class DefectReports {
+public class DefectReports {
     private final Defects defects;
     private final Batteries batteries;
     private final BatteryRecord batteryRecord;

@@ -12,6 +12,8 @@ import org.ostendum.core.rulebook.Severity;
 public enum DefectKind {
     /** Cracked, bulging, leaking or frozen: {@code safety.damage}. */
     DAMAGED_CASE(Severity.STOP, true, Shuts.CHARGE_AND_ISSUE),
+    /** It fell, was shorted, lost acid or stood in a fire: nobody knows yet what that did to it. */
+    AFTER_INCIDENT(Severity.ACT, true, Shuts.CHARGE_AND_ISSUE),
     DIRTY_TOP(Severity.WATCH, true, Shuts.NOTHING, "wash"),
     CORRODED_POST(Severity.WATCH, true, Shuts.NOTHING, "renew-connections"),
     /** Melts its post under load. */

@@ -16,4 +16,9 @@ public enum IncidentKind {
     public boolean usesKit() {
         return this == SPILL;
     }
+
+    /** @return whether a battery that had part in it may be broken, so that it is looked over before it is charged or works again */
+    public boolean mayBreakBattery() {
+        return this == SPILL || this == FIRE || this == CURRENT || this == LIFTING;
+    }
 }

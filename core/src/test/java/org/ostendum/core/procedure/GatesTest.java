@@ -164,6 +164,7 @@ class GatesTest {
     @ParameterizedTest
     @CsvSource({
         "LOOSE_POST, true, true",
+        "AFTER_INCIDENT, true, true",
         "FRAYED_CABLE, true, true",
         "WORN_PLUG, true, true",
         "WORN_LUG, true, true",

@@ -16,12 +16,14 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.ostendum.app.alarm.AlarmService;
+import org.ostendum.app.defect.Defects;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.photo.Photos;
 import org.ostendum.app.support.ApplicationTest;
 import org.ostendum.app.support.AsPerson;
 import org.ostendum.app.support.OwnBatteries;
 import org.ostendum.core.alarm.AlarmKind;
+import org.ostendum.core.defect.DefectKind;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.mock.web.MockMultipartFile;
@@ -37,6 +39,9 @@ class IncidentTest extends ApplicationTest {
 
     @Autowired
     private Incidents incidents;
+
+    @Autowired
+    private Defects defects;
 
     @Autowired
     private AlarmService alarms;
@@ -101,7 +106,7 @@ class IncidentTest extends ApplicationTest {
         assertThat(tom.page("/jobs")).contains("A spanner lay across two posts");
         assertThat(tom.page("/day")).contains("Short, arc or shock, stand C");
         assertThat(tom.page("/alarms")).contains("One person was hurt", path);
-        assertThat(tom.page(path)).contains("Is " + battery.code() + " still sound?", "Report a defect");
+        assertThat(tom.page(path)).contains("Report a defect");
         maud.sendParts(path, List.of(), arc("helped", "Hand cooled", "version", "0", "cause", "tool not insulated"));
         assertThat(maud.send(path + "/review", "review", "agreed", "version", "1")
                         .getContentAsString())
@@ -123,6 +128,49 @@ class IncidentTest extends ApplicationTest {
         String id = path.substring(path.lastIndexOf('/') + 1);
         assertThat(alarms.open())
                 .noneMatch(a -> a.kind() == AlarmKind.INCIDENT && a.about().equals(id) && a.stands());
+    }
+
+    @Test
+    void aBatteryThatMayBeBrokenIsKeptBackUntilItWasLookedOver() throws Exception {
+        String path = reported(arc("helped", "cooled"));
+        assertThat(tom.page(path)).contains(battery.code() + " is neither charged nor sent to work");
+        assertThat(tom.page("/batteries/" + battery.code())).contains("After an incident: look it over");
+        assertThat(tom.send("/batteries/" + battery.code() + "/jobs/charge").getContentAsString())
+                .contains("A gate is shut", "After an incident: look it over");
+        tom.send("/defects/" + keptBack(battery).id() + "/right", "remark", "posts, case and cells are sound");
+        assertThat(tom.page(path)).contains("Is " + battery.code() + " still sound?");
+        assertThat(tom.page("/batteries/" + battery.code() + "/ledger")).contains("posts, case and cells are sound");
+        assertThat(defects.openOf(battery.id(), null)).isEmpty();
+    }
+
+    @Test
+    void aReportWrittenAnewKeepsBackOnlyWhatItNamesAnew() throws Exception {
+        String path = reported(arc("helped", "cooled"));
+        tom.send("/defects/" + keptBack(battery).id() + "/right", "remark", "sound");
+        tom.sendParts(path, List.of(), arc("helped", "cooled", "version", "0", "cause", "haste"));
+        assertThat(defects.openOf(battery.id(), null))
+                .as("it was looked over since")
+                .isEmpty();
+        Battery other = own.rested("IC" + UUID.randomUUID().toString().substring(0, 5), "T-04");
+        String[] fields = arc("helped", "cooled", "version", "1");
+        fields[7] = other.code();
+        tom.sendParts(path, List.of(), fields);
+        assertThat(keptBack(other).remark()).contains("A spanner lay across two posts");
+    }
+
+    @Test
+    void gasInTheRoomBreaksNoBattery() throws Exception {
+        String[] fields = arc("helped", "brought into fresh air");
+        fields[1] = "GAS";
+        assertThat(tom.page(reported(fields))).contains("Is " + battery.code() + " still sound?");
+        assertThat(defects.openOf(battery.id(), null)).isEmpty();
+    }
+
+    private Defects.Defect keptBack(Battery kept) {
+        return defects.openOf(kept.id(), null).stream()
+                .filter(found -> found.kind() == DefectKind.AFTER_INCIDENT)
+                .findFirst()
+                .orElseThrow();
     }
 
     /** It stands on every page until it is closed. */
