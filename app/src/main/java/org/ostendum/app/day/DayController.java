@@ -24,6 +24,7 @@ import org.ostendum.app.ledger.Sought;
 import org.ostendum.app.procedure.SiteProcedures;
 import org.ostendum.app.round.OpenRounds;
 import org.ostendum.app.state.BatteryStates;
+import org.ostendum.app.state.ThingsToDo;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.next.NextThing;
 import org.ostendum.core.next.NextThings;
@@ -136,9 +137,6 @@ class DayController {
     private List<NextThing> things() {
         List<Battery> all = batteries.all();
         Map<Long, BatteryState> states = batteryStates.statesOf(all);
-        return all.stream()
-                .flatMap(b -> NextThings.of(b.code(), Objects.requireNonNull(states.get(b.id()))).stream())
-                .sorted(NextThing.MOST_URGENT)
-                .toList();
+        return ThingsToDo.of(all, b -> NextThings.of(b.code(), Objects.requireNonNull(states.get(b.id()))));
     }
 }

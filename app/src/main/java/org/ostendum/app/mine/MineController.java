@@ -17,10 +17,10 @@ import org.ostendum.app.procedure.PlacedThing;
 import org.ostendum.app.procedure.SiteProcedures;
 import org.ostendum.app.round.OpenRounds;
 import org.ostendum.app.state.BatteryStates;
+import org.ostendum.app.state.ThingsToDo;
 import org.ostendum.app.storage.Storing;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.judge.NextStep;
-import org.ostendum.core.next.NextThing;
 import org.ostendum.core.next.NextThings;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.state.BatteryState;
@@ -107,9 +107,7 @@ class MineController {
     }
 
     private static List<PlacedThing> things(List<Battery> all, Map<Long, BatteryState> states) {
-        return all.stream()
-                .flatMap(b -> NextThings.of(b.code(), state(states, b)).stream())
-                .sorted(NextThing.MOST_URGENT)
+        return ThingsToDo.of(all, b -> NextThings.of(b.code(), state(states, b))).stream()
                 .map(PlacedThing::of)
                 .toList();
     }

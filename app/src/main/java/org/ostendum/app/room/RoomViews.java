@@ -15,6 +15,7 @@ import org.ostendum.app.round.OpenRounds;
 import org.ostendum.app.safety.Stations;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.state.RoomShifts;
+import org.ostendum.app.state.ThingsToDo;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.judge.SharedShift;
 import org.ostendum.core.next.NextThing;
@@ -108,17 +109,15 @@ class RoomViews {
                 DRAWN_WIDTH,
                 (slot, box, plate) -> tile(slot, box, plate, at(slot, bySlot, byMachine), words),
                 (slot, charger) -> chargerSays(at(slot, bySlot, byMachine), charger, words));
-        List<NextThing> things = standing.stream()
-                .flatMap(s -> s.things().stream())
-                .sorted(NextThing.MOST_URGENT)
-                .toList();
+        Map<Long, List<NextThing>> things =
+                standing.stream().collect(Collectors.toMap(s -> s.battery().id(), Standing::things));
         int fit = (int) standing.stream()
                 .filter(s -> s.severity() == Severity.FIT && s.state().stage() == Stage.IN_SERVICE)
                 .count();
         return new RoomView(
                 plan,
                 drawing,
-                things,
+                ThingsToDo.of(here, b -> things.getOrDefault(b.id(), List.of())),
                 inWork(here),
                 unready(plan, book.siteRules()),
                 shifts.of(plan.id()).orElse(null),

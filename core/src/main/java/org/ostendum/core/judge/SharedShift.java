@@ -74,15 +74,20 @@ public record SharedShift(Instant since, GravityDifference by, int batteries, in
         return by.tenths() < 0;
     }
 
-    /** @return whether it explains better what was found of a battery than a fault of the battery’s own */
-    public boolean explains(Finding finding, BatteryCourse course) {
-        return SAID_OF_LOW_READINGS.contains(finding.code()) && isLower() && hasMoved(course);
+    /**
+     * @param said of the battery
+     * @param found when the battery was first said to have it
+     * @param course of the battery
+     * @return whether it explains that better than a fault of the battery’s own
+     */
+    public boolean explains(FindingCode said, Instant found, BatteryCourse course) {
+        return isLower() && SAID_OF_LOW_READINGS.contains(said) && !found.isBefore(since) && !hasMovedOtherwise(course);
     }
 
-    /** @return whether a battery has moved with the others */
-    public boolean hasMoved(BatteryCourse course) {
+    /** One of which too few rounds compare, such as of single cells, was read with the same hydrometer all the same. */
+    private boolean hasMovedOtherwise(BatteryCourse course) {
         OptionalDouble own = Course.lately(course, since).movedAt(since);
-        return own.isPresent() && isAlike(own.getAsDouble(), by.tenths());
+        return own.isPresent() && !isAlike(own.getAsDouble(), by.tenths());
     }
 
     private static Optional<SharedShift> at(Instant since, List<Course> courses) {

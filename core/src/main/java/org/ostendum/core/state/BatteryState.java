@@ -360,7 +360,7 @@ public final class BatteryState {
     /** @return how the batteries of its room have come to read lower together, where that explains a finding better; null otherwise */
     public @Nullable SharedShift doubt(StandingFinding finding) {
         SharedShift shift = around.shift();
-        return shift != null && shift.explains(finding.finding(), course()) ? shift : null;
+        return shift != null && shift.explains(finding.finding().code(), finding.since(), course()) ? shift : null;
     }
 
     /** The same of what is worst. */

@@ -63,15 +63,25 @@ class SharedShiftTest {
     }
 
     @Test
-    void whoHasNotMovedIsNotDoubted() {
+    void whatLowReadingsSayOfWhoMovedWithTheOthersIsDoubted() {
         SharedShift shift =
                 SharedShift.of(room(6, 2, 3, -12), Instant.EPOCH, NOW).orElseThrow();
-        assertThat(shift.hasMoved(course(3, -11))).isTrue();
-        assertThat(shift.hasMoved(course(3, 0))).isFalse();
-        assertThat(shift.hasMoved(course(3, -25)))
+        FindingCode said = FindingCode.BATTERY_UNDERCHARGED;
+        Instant lately = fortnightsAgo(1);
+        assertThat(shift.explains(said, lately, course(3, -11))).isTrue();
+        assertThat(shift.explains(said, lately, course(3, 0))).isFalse();
+        assertThat(shift.explains(said, lately, course(3, -25)))
                 .as("more than the hydrometer")
                 .isFalse();
-        assertThat(shift.hasMoved(BatteryCourse.NONE)).isFalse();
+        assertThat(shift.explains(said, lately, BatteryCourse.NONE))
+                .as("of single cells, that compare with no round, the same hydrometer read")
+                .isTrue();
+        assertThat(shift.explains(said, fortnightsAgo(6), course(3, -11)))
+                .as("it had been found before")
+                .isFalse();
+        assertThat(shift.explains(FindingCode.CELL_DRY, lately, course(3, -11)))
+                .as("no hydrometer says that")
+                .isFalse();
     }
 
     /** The hydrometer was found right: what was read since then is so, and nothing of before is held against it. */

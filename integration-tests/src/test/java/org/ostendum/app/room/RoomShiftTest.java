@@ -9,6 +9,8 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.List;
+import java.util.regex.MatchResult;
+import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.ostendum.app.db.Payload;
@@ -119,6 +121,13 @@ class RoomShiftTest extends ApplicationTest {
                 .doesNotContain("How sure:");
         assertThat(vera.page("/batteries/" + room.get(BATTERIES - 1).code())).doesNotContain(TOLD);
         everyScreenSaysTheSame(vera, room.get(0).code());
+        assertThat(Pattern.compile("Compare the hydrometer at [\\w-]+")
+                        .matcher(vera.page(HY))
+                        .results()
+                        .map(MatchResult::group)
+                        .distinct())
+                .as("once for the room, not at each battery")
+                .hasSize(1);
         whatHasBeenComparedIsBelieved(room);
     }
 
