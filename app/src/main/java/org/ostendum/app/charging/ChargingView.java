@@ -15,6 +15,7 @@ import org.ostendum.core.device.ChargerStatus;
 import org.ostendum.core.equalise.EqualiseProposal;
 import org.ostendum.core.event.ChargeKind;
 import org.ostendum.core.gas.Gassing;
+import org.ostendum.core.judge.Message;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.room.RoomPlan;
 
@@ -60,6 +61,7 @@ record ChargingView(
      * @param learnedFrom finished charges of this battery
      * @param misfits between it and its charger
      * @param kind what the charge is for
+     * @param endNow why its charge has to be ended at once; null where it may run on
      * @param status what the charger says of itself; null where it is not heard
      * @param celsius of its electrolyte by its tag; null likewise
      */
@@ -73,6 +75,7 @@ record ChargingView(
             TimeToFull.Estimate left,
             int learnedFrom,
             List<Mismatch> misfits,
+            @Nullable Message endNow,
             @Nullable ChargerStatus status,
             @Nullable Celsius celsius) {
         /** @return litres of hydrogen an hour, by its voltage; null where its charger is not heard */

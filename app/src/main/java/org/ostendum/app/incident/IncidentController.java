@@ -124,16 +124,21 @@ class IncidentController {
         Instant happened = Objects.requireNonNullElse(at.value(), words.now());
         @Nullable Battery known = battery.orElse(null);
         long id = reports.report(form, form.course(happened, known), known, person, words);
-        return kept(id, photo, person, words, flash);
+        return kept(id, reports.atOnce(known, words), photo, person, words, flash);
     }
 
     private String kept(
-            long id, @Nullable List<MultipartFile> photo, Person person, Words words, RedirectAttributes flash)
+            long id,
+            String atOnce,
+            @Nullable List<MultipartFile> photo,
+            Person person,
+            Words words,
+            RedirectAttributes flash)
             throws IOException {
         List<String> faults = photo == null ? List.of() : taking.take(photosOf(id), photo, person, words);
         flash.addFlashAttribute(
                 "told",
-                String.join(" ", words.text("incident.kept"), String.join(" ", faults))
+                String.join(" ", words.text("incident.kept"), atOnce, String.join(" ", faults))
                         .strip());
         return "redirect:/incidents/" + id;
     }
@@ -194,7 +199,7 @@ class IncidentController {
         if (errors.hasErrors()) {
             return refused(incident, errors, words, page);
         }
-        return kept(incident.id(), photo, person, words, flash);
+        return kept(incident.id(), reports.atOnce(battery.orElse(null), words), photo, person, words, flash);
     }
 
     private Object refused(@Nullable Incident incident, BindingResult errors, Words words, Model page) {

@@ -91,6 +91,11 @@ class IncidentReports {
         }
     }
 
+    /** @return what whoever reports it does with a battery before anything else; empty for nothing */
+    public String atOnce(@Nullable Battery battery, Words words) {
+        return battery == null ? "" : defects.atOnce(battery, words);
+    }
+
     /** @return whether it could be closed: it was open, and nobody had written it since it was read */
     @Transactional
     public boolean close(Incident incident, int version, String review, Person person) {

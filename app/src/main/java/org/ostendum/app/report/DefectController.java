@@ -81,8 +81,9 @@ class DefectController {
                 ? List.of()
                 : photos.take(new Photos.Of(Photos.Subject.DEFECT, opened.get()), photo, person, words);
         String told = words.text(opened.isPresent() ? "defect.reported" : "defect.stood", words.name(kind));
+        String atOnce = reports.atOnce(battery, words);
         flash.addFlashAttribute(
-                "told", String.join(" ", told, String.join(" ", faults)).strip());
+                "told", String.join(" ", told, atOnce, String.join(" ", faults)).strip());
         return "redirect:/batteries/" + battery.code();
     }
 

@@ -7,6 +7,7 @@ import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.NewEntry;
 import org.ostendum.app.state.BatteryRecord;
+import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.defect.DefectKind;
 import org.ostendum.core.event.BatteryEvent.DefectRighted;
@@ -21,11 +22,13 @@ public class DefectReports {
     private final Defects defects;
     private final Batteries batteries;
     private final BatteryRecord batteryRecord;
+    private final BatteryStates states;
 
-    DefectReports(Defects defects, Batteries batteries, BatteryRecord batteryRecord) {
+    DefectReports(Defects defects, Batteries batteries, BatteryRecord batteryRecord, BatteryStates states) {
         this.defects = defects;
         this.batteries = batteries;
         this.batteryRecord = batteryRecord;
+        this.states = states;
     }
 
     /** @return id of the defect; empty where the same stood open already */
@@ -39,6 +42,11 @@ public class DefectReports {
             batteryRecord.record(battery, List.of(line), found.ofBattery() ? List.of(found.event()) : List.of());
         });
         return opened.map(Defects.Found::id);
+    }
+
+    /** @return what whoever reports it does before anything else; empty for nothing */
+    public String atOnce(Battery battery, Words words) {
+        return states.stateOf(battery).isChargeToBeEnded() ? words.text("defect.on-charge", battery.code()) : "";
     }
 
     @Transactional

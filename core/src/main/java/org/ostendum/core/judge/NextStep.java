@@ -6,9 +6,10 @@ import org.jspecify.annotations.Nullable;
 /** The job a finding or a date asks for, the most pressing first. */
 public enum NextStep {
     COVER_PLATES("cover-plates"),
-    REPAIR_CELL("cell-repair"),
     COOL(null),
     RIGHT_DEFECT(null),
+    /** It is planned, and the battery held until then: what can be put right at once goes before it. */
+    REPAIR_CELL("cell-repair"),
     COMMISSION("commission-dry"),
     COMPARE_HYDROMETER("hydrometer"),
     READ_AGAIN("round"),

@@ -99,10 +99,11 @@ public final class NextThings {
 
     private void defects() {
         for (OpenDefect defect : battery.defects()) {
+            boolean endsCharge = battery.isCharging() && defect.kind().shutsCharge();
             add(
                     NextStep.RIGHT_DEFECT,
-                    defect.kind().severity(),
-                    Message.of("next.defect", defect.kind(), defect.since()),
+                    endsCharge ? Severity.STOP : defect.kind().severity(),
+                    Message.of(endsCharge ? "next.defect.charging" : "next.defect", defect.kind(), defect.since()),
                     defect.kind().fixedBy().stream().findFirst().orElse(null));
         }
     }

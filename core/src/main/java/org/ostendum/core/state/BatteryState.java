@@ -264,7 +264,16 @@ public final class BatteryState {
                 || !levels().bare().isEmpty()
                 || !levels().over().isEmpty()
                 || heat().isTooHotToCharge().isYes()
-                || defects().stream().anyMatch(defect -> defect.kind().shutsCharge());
+                || hasDefectThatShutsCharge();
+    }
+
+    private boolean hasDefectThatShutsCharge() {
+        return defects().stream().anyMatch(defect -> defect.kind().shutsCharge());
+    }
+
+    /** @return whether the charge under way has to be ended at once: too hot, plates that show, a defect with which no current may flow */
+    public boolean isChargeToBeEnded() {
+        return isCharging() && (isAboveStop() || !levels().bare().isEmpty() || hasDefectThatShutsCharge());
     }
 
     public Phase phase() {
@@ -334,7 +343,7 @@ public final class BatteryState {
     }
 
     private Severity worstSeverity() {
-        Severity worst = (isCharging() && isAboveStop()) || !levels().bare().isEmpty() ? Severity.STOP : Severity.FIT;
+        Severity worst = isChargeToBeEnded() || !levels().bare().isEmpty() ? Severity.STOP : Severity.FIT;
         if (!cells().bridged().isEmpty()) {
             worst = worst.worse(cells().isBridgedTooLong() ? Severity.STOP : Severity.WATCH);
         }

@@ -83,6 +83,25 @@ class NextThingsTest {
         });
     }
 
+    /** Sparks and gas: a loose lug on charge does not wait for the charge’s end. */
+    @ParameterizedTest
+    @CsvSource({
+        "LOOSE_POST, STOP, next.defect.charging",
+        "BLOCKED_VENT, STOP, next.defect.charging",
+        "AFTER_INCIDENT, STOP, next.defect.charging",
+        "CORRODED_POST, WATCH, next.defect"
+    })
+    void aDefectWithWhichNoCurrentMayFlowEndsTheCharge(DefectKind kind, Severity severity, String reason) {
+        Told charging = Told.inOrder().worked(5, 150).chargeBegun(3).found(0.5, kind);
+        assertThat(things(charging)).singleElement().satisfies(thing -> {
+            assertThat(thing.step()).isEqualTo(NextStep.RIGHT_DEFECT);
+            assertThat(thing.severity()).isEqualTo(severity);
+            assertThat(thing.reason().key()).isEqualTo(reason);
+        });
+        assertThat(charging.state().isChargeToBeEnded()).isEqualTo(severity == Severity.STOP);
+        assertThat(charging.state().severity()).isEqualTo(severity);
+    }
+
     @Test
     void aDefectIsAThingToDo() {
         assertThat(things(Told.inOrder().found(3, DefectKind.LOOSE_POST)))

@@ -158,6 +158,10 @@ public final class Contradictions {
                     s -> s.state().defects().stream().anyMatch(d -> d.kind().shutsCharge()),
                     s -> s.mayCharge() || asksCharge(s)),
             new Pair(
+                    "charging / a defect that shuts the charge waits",
+                    s -> s.state().isCharging() && s.state().severity() != Severity.STOP,
+                    s -> s.state().defects().stream().anyMatch(d -> d.kind().shutsCharge())),
+            new Pair(
                     "defect / issue",
                     s -> s.state().defects().stream().anyMatch(d -> d.kind().shutsIssue()),
                     Said::mayIssue),

@@ -123,6 +123,21 @@ class SeenFaultsTest extends ApplicationTest {
         assertThat(tile(tom.page("/rooms/" + OwnBatteries.ROOM), code)).isNotEqualTo(tile(before, code));
     }
 
+    /** A loose lug sparks, and what it charges makes gas: nobody waits for the end of the charge. */
+    @Test
+    void aDefectFoundOnChargeEndsTheCharge() throws Exception {
+        String code = own.rested("K-73", "T-21").code();
+        told(code, "\"type\": \"charge_start\"");
+        told(code, "\"type\": \"defect\", \"kind\": \"loose_lug\"");
+        AsPerson tom = AsPerson.tom(mvc);
+        assertThat(tom.page("/batteries/" + code))
+                .contains("and it is on charge: charger off first")
+                .as("what is most urgent stands at the head, not what the readings tell")
+                .containsPattern("<h2 class=\"verdict\">Put right what was found on " + code);
+        assertThat(tile(tom.page("/rooms/" + OwnBatteries.ROOM), code)).contains("defect");
+        assertThat(tom.page("/charging")).contains("and it is on charge: charger off first");
+    }
+
     private static String tile(String room, String code) {
         int at = room.indexOf("href=\"/batteries/" + code + "\"");
         int label = room.indexOf("aria-label=\"", at) + "aria-label=\"".length();
