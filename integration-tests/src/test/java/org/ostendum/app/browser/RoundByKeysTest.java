@@ -116,7 +116,7 @@ class RoundByKeysTest extends ApplicationTest {
     @Test
     void valuesTypedOfflineOutliveTheTab() {
         browser.signIn("tom");
-        begin("A-4");
+        begin(own.full("KR-4", "A-4").code());
         browser.keys("284");
         browser.awaitText("#slate", "1 of 6");
         browser.offline(true);
@@ -125,15 +125,15 @@ class RoundByKeysTest extends ApplicationTest {
         browser.js("window.stop()");
         browser.driver().get("about:blank");
         browser.offline(false);
-        browser.go("/batteries/A-4/round");
+        browser.go("/batteries/KR-4/round");
         browser.awaitText("#slate", "2 of 6");
-        assertThat(read("A-4")).isEqualTo(2);
+        assertThat(read("KR-4")).isEqualTo(2);
     }
 
     @Test
     void theDrawingTakesClicksPasteMarksAndUndo() {
         browser.signIn("ines");
-        begin("G-11");
+        begin(own.full("KR-1", "G-11").code());
         browser.find("button[data-key='2']").click();
         browser.find("button[data-key='8']").click();
         browser.find("button[data-key='3']").click();
@@ -151,7 +151,7 @@ class RoundByKeysTest extends ApplicationTest {
         browser.find("svg [data-cell='6'] rect").click();
         browser.keys("999");
         browser.awaitText("#said", "1.000 to 1.400");
-        assertThat(read("G-11")).isEqualTo(3);
+        assertThat(read("KR-1")).isEqualTo(3);
     }
 
     /** Cell 4 is lit and unread, 3 was read; U takes back whatever came last. */
@@ -183,10 +183,10 @@ class RoundByKeysTest extends ApplicationTest {
     @Test
     void twoPeopleSeeEachOther() {
         browser.signIn("tom");
-        begin("P-5");
+        begin(own.full("KR-3", "P-5").code());
         try (Browser second = new Browser(port, 1280, 800)) {
             second.signIn("ines");
-            second.go("/batteries/P-5/round");
+            second.go("/batteries/KR-3/round");
             second.await("#round");
             browser.keys("270");
             browser.awaitText("#slate", "1 of 12");
@@ -208,7 +208,7 @@ class RoundByKeysTest extends ApplicationTest {
         browser.js("document.getElementById('form').value = 'FOUR_DIGITS'");
         browser.find("form .action").click();
         browser.awaitText(".told", "Kept");
-        begin("G-10");
+        begin(own.full("KR-2", "G-10").code());
         browser.keys("1165", "1285");
         browser.awaitText("[data-cell='2']", "1.285");
         assertThat(browser.text("[data-cell='1']")).contains("1.165");
