@@ -37,7 +37,6 @@ import org.ostendum.core.next.NextThings;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.rulebook.Rulebook;
 import org.ostendum.core.rulebook.Rules;
-import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.state.BatteryState;
 import org.springframework.stereotype.Service;
 
@@ -154,11 +153,7 @@ class BatteryViews {
 
         /** @return what has to be done before anything that its readings call for; null for nothing */
         public @Nullable NextThing moreUrgent() {
-            return things.stream()
-                    .findFirst()
-                    .filter(thing -> thing.severity().compareTo(Severity.ACT) >= 0)
-                    .filter(thing -> thing.severity().compareTo(verdict().severity()) > 0)
-                    .orElse(null);
+            return NextThings.moreUrgent(things, verdict()).orElse(null);
         }
 
         /** @return the first thing for which there is a job; null for none */

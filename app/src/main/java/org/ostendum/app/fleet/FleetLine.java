@@ -9,6 +9,7 @@ import org.ostendum.app.draw.Spark;
 import org.ostendum.app.draw.SparkPlotter;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.core.judge.Forecast;
+import org.ostendum.core.judge.Message;
 import org.ostendum.core.next.NextThing;
 import org.ostendum.core.next.NextThings;
 import org.ostendum.core.rulebook.Severity;
@@ -28,6 +29,13 @@ record FleetLine(Battery battery, BatteryState state, List<NextThing> things, Se
 
     long overdue() {
         return things.isEmpty() ? 0 : things.get(0).overdueDays();
+    }
+
+    /** @return what stands against it first, whether its readings tell it or not */
+    public Message says() {
+        return NextThings.moreUrgent(things, state.verdict())
+                .map(NextThing::reason)
+                .orElse(state.verdict().sentence());
     }
 
     public @Nullable Forecast forecast() {

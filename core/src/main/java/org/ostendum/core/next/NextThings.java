@@ -13,6 +13,7 @@ import org.ostendum.core.judge.Cells;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.judge.SharedShift;
+import org.ostendum.core.judge.Verdict;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.state.BatteryState;
@@ -72,6 +73,17 @@ public final class NextThings {
         care();
         takeAwayWhatCannotBe();
         return inOrder();
+    }
+
+    /**
+     * @param things of a battery, most urgent first
+     * @return what has to be done before anything that its readings call for; empty for nothing
+     */
+    public static Optional<NextThing> moreUrgent(List<NextThing> things, Verdict verdict) {
+        return things.stream()
+                .findFirst()
+                .filter(thing -> thing.severity().compareTo(Severity.ACT) >= 0)
+                .filter(thing -> thing.severity().compareTo(verdict.severity()) > 0);
     }
 
     private List<NextThing> inOrder() {

@@ -135,6 +135,7 @@ class SeenFaultsTest extends ApplicationTest {
                 .as("what is most urgent stands at the head, not what the readings tell")
                 .containsPattern("<h2 class=\"verdict\">Put right what was found on " + code);
         assertThat(tile(tom.page("/rooms/" + OwnBatteries.ROOM), code)).contains("defect");
+        assertThat(tom.page("/fleet")).contains("and it is on charge: charger off first");
         assertThat(tom.page("/charging")).contains("and it is on charge: charger off first");
     }
 
