@@ -20,6 +20,8 @@ import org.ostendum.core.charge.ChargeSample;
 import org.ostendum.core.charge.EndOfCharge;
 import org.ostendum.core.charge.PastCharges;
 import org.ostendum.core.device.ChargerStatus;
+import org.ostendum.core.judge.Message;
+import org.ostendum.core.next.NextThings;
 import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
@@ -63,6 +65,7 @@ class ChargeViews {
      * @param end null while it runs
      * @param taken Ah out before it; null where nobody knows
      * @param returned Ah in by what was read
+     * @param endNow why it has to be ended at once; null where it may run on
      * @param run on its charger; null where nobody has said which
      * @param status what the charger says; null where it is not heard
      */
@@ -76,6 +79,7 @@ class ChargeViews {
             List<EndOfCharge.Pilot> pilots,
             EndOfCharge.Verdict verdict,
             Celsius stopsAt,
+            @Nullable Message endNow,
             @Nullable ChargeRun run,
             @Nullable ChargerStatus status) {
         public boolean isRunning() {
@@ -135,6 +139,7 @@ class ChargeViews {
                 pilots,
                 EndOfCharge.judge(known),
                 rules.celsius(RuleKey.chargeStop(model.duty())),
+                NextThings.endOfCharge(battery.code(), state).orElse(null),
                 run,
                 run == null || run.chargerId() == null
                         ? null

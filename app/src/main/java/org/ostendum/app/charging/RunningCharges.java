@@ -26,14 +26,11 @@ import org.ostendum.core.charge.PastCharges;
 import org.ostendum.core.charge.TimeToFull;
 import org.ostendum.core.charger.Mismatch;
 import org.ostendum.core.device.TagStatus;
-import org.ostendum.core.judge.Message;
-import org.ostendum.core.next.NextThing;
 import org.ostendum.core.next.NextThings;
 import org.ostendum.core.quantity.Amperes;
 import org.ostendum.core.room.RoomPlan;
 import org.ostendum.core.rulebook.Rulebook;
 import org.ostendum.core.rulebook.Rules;
-import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.state.BatteryState;
 import org.ostendum.core.state.fact.OnCharge;
 import org.springframework.stereotype.Service;
@@ -114,15 +111,6 @@ class RunningCharges {
                 .toList();
     }
 
-    /** As it is said wherever it is told what is next. */
-    private static @Nullable Message endNow(Battery battery, BatteryState state) {
-        return NextThings.of(battery.code(), state).stream()
-                .filter(thing -> thing.severity() == Severity.STOP)
-                .map(NextThing::reason)
-                .findFirst()
-                .orElse(null);
-    }
-
     private static BatteryState state(Map<Long, BatteryState> states, Battery battery) {
         return Objects.requireNonNull(states.get(battery.id()));
     }
@@ -156,7 +144,7 @@ class RunningCharges {
                 whole.after(Duration.between(since, now)),
                 past.finished().size(),
                 charger == null ? List.<Mismatch>of() : ChargerMatches.ofPlates(charger, battery, state, rules),
-                state.isChargeToBeEnded() ? endNow(battery, state) : null,
+                NextThings.endOfCharge(battery.code(), state).orElse(null),
                 charger == null ? null : statuses.charger(charger.id()).orElse(null),
                 statuses.tag(battery.id()).map(TagStatus::celsius).orElse(null));
     }

@@ -86,6 +86,16 @@ public final class NextThings {
                 .filter(thing -> thing.severity().compareTo(verdict.severity()) > 0);
     }
 
+    /** @return why the charge under way has to be ended at once; empty where it may run on, or none runs */
+    public static Optional<Message> endOfCharge(String code, BatteryState battery) {
+        return battery.isChargeToBeEnded()
+                ? of(code, battery).stream()
+                        .filter(thing -> thing.severity() == Severity.STOP)
+                        .map(NextThing::reason)
+                        .findFirst()
+                : Optional.empty();
+    }
+
     private List<NextThing> inOrder() {
         return things.values().stream().sorted(NextThing.MOST_URGENT).toList();
     }

@@ -135,6 +135,9 @@ class SeenFaultsTest extends ApplicationTest {
                 .as("what is most urgent stands at the head, not what the readings tell")
                 .containsPattern("<h2 class=\"verdict\">Put right what was found on " + code);
         assertThat(tile(tom.page("/rooms/" + OwnBatteries.ROOM), code)).contains("defect");
+        assertThat(tom.page("/batteries/" + code + "/charge"))
+                .contains("End the charge of " + code + " now", "and it is on charge: charger off first")
+                .doesNotContain("Not full yet.");
         assertThat(tom.page("/fleet")).contains("and it is on charge: charger off first");
         assertThat(tom.page("/charging")).contains("and it is on charge: charger off first");
     }
