@@ -55,11 +55,11 @@ class SimulatedChargeTest {
     void theEndIsFoundAtTheEnd() {
         for (int part = 1; part <= 6; part++) {
             assertThat(judged(CHARGE.subList(0, CHARGE.size() * part / 10), true)
-                            .decision())
-                    .isEqualTo(EndOfCharge.Decision.NOT_YET);
+                            .full())
+                    .isFalse();
         }
         EndOfCharge.Verdict end = judged(CHARGE, true);
-        assertThat(end.decision()).isEqualTo(EndOfCharge.Decision.FULL);
+        assertThat(end.full()).isTrue();
         assertThat(end.signs()).contains(FullSign.RETURNED);
     }
 }

@@ -143,7 +143,7 @@ class ChargeController {
         String reason = form.get("reason");
         if (view == null) {
             form.fault("none", "charge.fault.none", battery.code());
-        } else if (view.verdict().decision() != EndOfCharge.Decision.FULL && reason.length() < 3) {
+        } else if (view.isToBeExplained() && reason.length() < 3) {
             form.fault("reason", "charge.fault.reason");
         } else if (reason.length() > 300) {
             form.fault("reason", "fault.length", reason.substring(0, 20) + "…", 300);

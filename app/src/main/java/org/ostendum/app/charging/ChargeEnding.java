@@ -4,13 +4,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.charging.ChargeViews.ChargeView;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.LedgerEvents;
 import org.ostendum.app.state.BatteryRecord;
 import org.ostendum.app.words.Words;
-import org.ostendum.core.charge.EndOfCharge.Decision;
 import org.ostendum.core.event.BatteryEvent.ChargeEnded;
 import org.ostendum.core.event.Ending;
 import org.ostendum.core.event.FullSign;
@@ -31,7 +31,7 @@ public class ChargeEnding {
 
     /** @return whether evidence shows by now that a charging battery is full; empty where it does not charge */
     public Optional<Boolean> isShownFull(Battery battery) {
-        return running(battery).map(view -> view.verdict().decision() == Decision.FULL);
+        return running(battery).map(ChargeView::isFull);
     }
 
     /**
@@ -42,7 +42,7 @@ public class ChargeEnding {
     public boolean endAsFound(Battery battery, Person person, Words words) {
         Optional<ChargeView> view = running(battery);
         view.ifPresent(found -> {
-            if (found.verdict().decision() == Decision.NOT_YET) {
+            if (found.isToBeExplained()) {
                 record(found, Ending.FULL, Set.of(FullSign.LAMP), "", person, words);
             } else {
                 end(found, "", person, words);
@@ -57,13 +57,7 @@ public class ChargeEnding {
 
     /** @param reason blank where its evidence says enough */
     void end(ChargeView view, String reason, Person person, Words words) {
-        Ending ending =
-                switch (view.verdict().decision()) {
-                    case FULL -> Ending.FULL;
-                    case STOP -> Ending.STOPPED;
-                    default -> Ending.ENDED_EARLY;
-                };
-        record(view, ending, view.verdict().signs(), reason, person, words);
+        record(view, view.ending(), view.verdict().signs(), reason, person, words);
     }
 
     private void record(
@@ -75,12 +69,13 @@ public class ChargeEnding {
                 view.battery(), List.of(LedgerEvents.entry(ended, person.id(), told(view, signs, reason, words))));
     }
 
-    /** The evidence in words, then the reason: it stays with the line. */
+    /** The evidence in words, what was dangerous, then the reason: it stays with the line. */
     private static String told(ChargeView view, Set<FullSign> found, String reason, Words words) {
         String signs = found.stream().map(words::name).collect(Collectors.joining(", "));
         String how = words.text(
-                view.verdict().decision() == Decision.FULL ? "charge.told.full" : "charge.told.not-full",
+                view.isFull() ? "charge.told.full" : "charge.told.not-full",
                 signs.isEmpty() ? words.text("charge.told.nothing") : signs);
-        return reason.isEmpty() ? how : how + " " + reason;
+        String danger = view.endNow() == null ? "" : words.say(view.endNow());
+        return Stream.of(how, danger, reason).filter(part -> !part.isEmpty()).collect(Collectors.joining(" "));
     }
 }

@@ -20,6 +20,7 @@ import org.ostendum.core.charge.ChargeSample;
 import org.ostendum.core.charge.EndOfCharge;
 import org.ostendum.core.charge.PastCharges;
 import org.ostendum.core.device.ChargerStatus;
+import org.ostendum.core.event.Ending;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.next.NextThings;
 import org.ostendum.core.quantity.Celsius;
@@ -65,6 +66,7 @@ class ChargeViews {
      * @param end null while it runs
      * @param taken Ah out before it; null where nobody knows
      * @param returned Ah in by what was read
+     * @param ending how it ends if it ends now
      * @param endNow why it has to be ended at once; null where it may run on
      * @param run on its charger; null where nobody has said which
      * @param status what the charger says; null where it is not heard
@@ -79,6 +81,7 @@ class ChargeViews {
             List<EndOfCharge.Pilot> pilots,
             EndOfCharge.Verdict verdict,
             Celsius stopsAt,
+            Ending ending,
             @Nullable Message endNow,
             @Nullable ChargeRun run,
             @Nullable ChargerStatus status) {
@@ -89,8 +92,16 @@ class ChargeViews {
         /** @return when it was done: what the charger’s lamp said, if it shows full, else now */
         public Instant doneAt(Instant now) {
             Instant lamp = run == null ? null : run.meter().lampAt();
-            boolean full = verdict.decision() == EndOfCharge.Decision.FULL;
-            return full && lamp != null && lamp.isBefore(now) ? lamp : now;
+            return isFull() && lamp != null && lamp.isBefore(now) ? lamp : now;
+        }
+
+        public boolean isFull() {
+            return ending == Ending.FULL;
+        }
+
+        /** @return whether it ends before its end and nothing known to the application says why */
+        public boolean isToBeExplained() {
+            return ending == Ending.ENDED_EARLY;
         }
 
         public boolean isPilotDue(Instant now) {
@@ -129,6 +140,7 @@ class ChargeViews {
         @Nullable Double counted = run == null ? null : run.meter().ampHours();
         EndOfCharge.Known known =
                 new EndOfCharge.Known(model, state.cells().atWork(), rules, samples, pilots, taken, counted, lit);
+        EndOfCharge.Verdict verdict = EndOfCharge.judge(known);
         return Optional.of(new ChargeView(
                 battery,
                 since,
@@ -137,8 +149,9 @@ class ChargeViews {
                 known.returned(),
                 known.samples(),
                 pilots,
-                EndOfCharge.judge(known),
+                verdict,
                 rules.celsius(RuleKey.chargeStop(model.duty())),
+                state.endingNow(verdict.full()),
                 NextThings.endOfCharge(battery.code(), state).orElse(null),
                 run,
                 run == null || run.chargerId() == null

@@ -9,7 +9,6 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.event.FullSign;
-import org.ostendum.core.quantity.Celsius;
 import org.ostendum.core.quantity.CorrectedGravity;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rules;
@@ -42,12 +41,6 @@ public final class EndOfCharge {
             List.of(FullSign.EQUAL_GRAVITIES, FullSign.STEADY_VOLTAGE, FullSign.RETURNED, FullSign.LAMP);
 
     private EndOfCharge() {}
-
-    public enum Decision {
-        NOT_YET,
-        FULL,
-        STOP
-    }
 
     /** One hydrometer reading of the pilot cell during the charge. */
     public record Pilot(Instant at, CorrectedGravity gravity) {}
@@ -85,12 +78,17 @@ public final class EndOfCharge {
     }
 
     /**
+     * @param full whether the signs are enough to call it full
      * @param signs what speaks for full by now
      * @param nextPilot when the pilot cell is to be read again; null while that would tell nothing
      */
-    public record Verdict(Decision decision, Set<FullSign> signs, @Nullable Instant nextPilot) {}
+    public record Verdict(boolean full, Set<FullSign> signs, @Nullable Instant nextPilot) {
+        public Verdict {
+            signs = Set.copyOf(signs);
+        }
+    }
 
-    /** @return whether it is full, must go on, or must be stopped */
+    /** @return whether what was read shows it to be full; whether it must be stopped is a matter of the battery's state */
     public static Verdict judge(Known known) {
         Set<FullSign> signs = EnumSet.noneOf(FullSign.class);
         if (gravitiesAreEqual(known)) {
@@ -105,26 +103,8 @@ public final class EndOfCharge {
         if (known.lamp()) {
             signs.add(FullSign.LAMP);
         }
-        if (isTooHot(known)) {
-            return new Verdict(Decision.STOP, signs, null);
-        }
         boolean full = signs.contains(FullSign.EQUAL_GRAVITIES) || signs.size() >= 2;
-        return new Verdict(full ? Decision.FULL : Decision.NOT_YET, signs, full ? null : nextPilot(known));
-    }
-
-    private static boolean isTooHot(Known known) {
-        Celsius limit = known.rules().celsius(RuleKey.chargeStop(known.model().duty()));
-        Celsius now = lastTemperature(known.samples());
-        return now != null && now.compareTo(limit) >= 0;
-    }
-
-    private static @Nullable Celsius lastTemperature(List<ChargeSample> samples) {
-        for (int i = samples.size() - 1; i >= 0; i--) {
-            if (samples.get(i).celsius() != null) {
-                return samples.get(i).celsius();
-            }
-        }
-        return null;
+        return new Verdict(full, signs, full ? null : nextPilot(known));
     }
 
     /** The last three, each an hour or so after the one before, agree and are not those of an empty cell. */

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.event.Ending;
 import org.ostendum.core.judge.BatteryCourse;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.judge.SharedShift;
@@ -274,6 +275,19 @@ public final class BatteryState {
     /** @return whether the charge under way has to be ended at once: too hot, plates that show, a defect with which no current may flow */
     public boolean isChargeToBeEnded() {
         return isCharging() && (isAboveStop() || !levels().bare().isEmpty() || hasDefectThatShutsCharge());
+    }
+
+    /**
+     * How the charge under way ends if it ends now. In heat neither voltage nor gravity shows anything: who stops it then does not
+     * end a full charge.
+     *
+     * @param shownFull whether what was read during it shows the battery to be full
+     */
+    public Ending endingNow(boolean shownFull) {
+        if (shownFull && !isAboveStop()) {
+            return Ending.FULL;
+        }
+        return isChargeToBeEnded() ? Ending.STOPPED : Ending.ENDED_EARLY;
     }
 
     public Phase phase() {

@@ -68,7 +68,7 @@ class EndOfChargeTest {
     @Test
     void threeEqualGravitiesAnHourApartAreEnough() {
         EndOfCharge.Verdict verdict = judge(List.of(), pilots(60, 1271, 1282, 1283, 1282), null, false);
-        assertThat(verdict.decision()).isEqualTo(EndOfCharge.Decision.FULL);
+        assertThat(verdict.full()).isTrue();
         assertThat(verdict.signs()).containsExactly(FullSign.EQUAL_GRAVITIES);
     }
 
@@ -85,7 +85,7 @@ class EndOfChargeTest {
     @Test
     void aLampAloneIsNoEvidence() {
         EndOfCharge.Verdict verdict = judge(course(60, m -> 2.3, 90), List.of(), 300.0, true);
-        assertThat(verdict.decision()).isEqualTo(EndOfCharge.Decision.NOT_YET);
+        assertThat(verdict.full()).isFalse();
         assertThat(verdict.signs()).containsExactly(FullSign.LAMP);
     }
 
@@ -95,8 +95,8 @@ class EndOfChargeTest {
         assertThat(EndOfCharge.returned(steady)).isCloseTo(120, within(0.01));
         EndOfCharge.Verdict verdict = judge(steady, List.of(), 110.0, false);
         assertThat(verdict.signs()).containsExactlyInAnyOrder(FullSign.STEADY_VOLTAGE, FullSign.RETURNED);
-        assertThat(verdict.decision()).isEqualTo(EndOfCharge.Decision.FULL);
-        assertThat(judge(steady, List.of(), 130.0, false).decision()).isEqualTo(EndOfCharge.Decision.NOT_YET);
+        assertThat(verdict.full()).isTrue();
+        assertThat(judge(steady, List.of(), 130.0, false).full()).isFalse();
     }
 
     /** The voltage held by the charger in absorption is steady as well, and means nothing: the current is not the finish's. */
@@ -120,14 +120,6 @@ class EndOfChargeTest {
         assertThat(judge(samples, List.of(), null, false).signs()).containsExactly(FullSign.STEADY_VOLTAGE);
     }
 
-    @Test
-    void tooHotStopsWhateverElseIsSaid() {
-        List<ChargeSample> samples = course(300, m -> 2.62, 24);
-        samples.add(sample(301, 2.62, 24, 49.5));
-        assertThat(judge(samples, pilots(60, 1282, 1283, 1282), 100.0, true).decision())
-                .isEqualTo(EndOfCharge.Decision.STOP);
-    }
-
     /** Registers full of nonsense never make a battery full. */
     @Test
     void impossibleSamplesArePassedOver() {
@@ -140,7 +132,7 @@ class EndOfChargeTest {
         assertThat(judge(garbage, List.of(), 100.0, false).signs()).isEmpty();
         garbage.addAll(samples);
         garbage.sort((a, b) -> a.at().compareTo(b.at()));
-        assertThat(judge(garbage, List.of(), 110.0, false).decision()).isEqualTo(EndOfCharge.Decision.FULL);
+        assertThat(judge(garbage, List.of(), 110.0, false).full()).isTrue();
     }
 
     /** 24 A from three to five o'clock, written down each hour. */
@@ -186,7 +178,7 @@ class EndOfChargeTest {
         EndOfCharge.Known none =
                 new EndOfCharge.Known(TRAY, TRAY.cells(), Rules.standard(), List.of(), List.of(), 400.0, null, true);
 
-        assertThat(EndOfCharge.judge(gaps).decision()).isEqualTo(EndOfCharge.Decision.FULL);
-        assertThat(EndOfCharge.judge(none).decision()).isEqualTo(EndOfCharge.Decision.NOT_YET);
+        assertThat(EndOfCharge.judge(gaps).full()).isTrue();
+        assertThat(EndOfCharge.judge(none).full()).isFalse();
     }
 }

@@ -11,7 +11,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.ostendum.core.defect.DefectKind;
 import org.ostendum.core.event.BatteryEvent.ChargeStarted;
+import org.ostendum.core.event.BatteryEvent.DefectFound;
 import org.ostendum.core.event.BatteryEvent.RestVoltageRead;
 import org.ostendum.core.event.BatteryEvent.StoodFlat;
 import org.ostendum.core.event.ChargeKind;
@@ -116,6 +118,18 @@ class FullAndChargeTest {
         assertThat(state.phase()).isEqualTo(Phase.WORKED);
         assertThat(state.phaseSince()).isEqualTo(hoursAgo(20));
         assertThat(state.isCharging()).isFalse();
+    }
+
+    /** Heat makes volts and gravity lie; a defect does not, but what is ended for it before its end was stopped for danger. */
+    @Test
+    void aChargeEndsByWhatItsBatteryIsAtThatMoment() {
+        Told charging = nothing().worked(9, 150).chargeBegun(8);
+        assertThat(charging.state().endingNow(true)).isEqualTo(Ending.FULL);
+        assertThat(charging.state().endingNow(false)).isEqualTo(Ending.ENDED_EARLY);
+        Told defect = charging.and(new DefectFound(hoursAgo(1), "lug", DefectKind.LOOSE_POST));
+        assertThat(defect.state().endingNow(true)).isEqualTo(Ending.FULL);
+        assertThat(defect.state().endingNow(false)).isEqualTo(Ending.STOPPED);
+        assertThat(defect.warm(0.1, 50).state().endingNow(true)).isEqualTo(Ending.STOPPED);
     }
 
     /** Filled up in the breaks it is full only where its end is said to be one. */

@@ -14,10 +14,12 @@ import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.NewEntry;
 import org.ostendum.app.people.People;
 import org.ostendum.app.state.BatteryRecord;
+import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.support.ApplicationTest;
 import org.ostendum.app.support.AsPerson;
 import org.ostendum.app.support.TestClock;
 import org.ostendum.core.charge.ChargeSample;
+import org.ostendum.core.event.Ending;
 import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.event.FullSign;
 import org.ostendum.core.quantity.Amperes;
@@ -36,6 +38,9 @@ class ChargeTest extends ApplicationTest {
 
     @Autowired
     private BatteryRecord batteryRecord;
+
+    @Autowired
+    private BatteryStates batteryStates;
 
     @Autowired
     private ChargeReadings readings;
@@ -137,12 +142,20 @@ class ChargeTest extends ApplicationTest {
         assertThat(tom.page("/batteries/P-6")).contains("not shown to be full: no evidence", "wanted on the stage");
     }
 
+    /** What shows full in heat shows nothing; and why it ends the application knows by itself. */
     @Test
-    void tooHotSaysStop() throws Exception {
-        onCharge("P-7", 1);
-        int cells = batteries.byCode("P-7").orElseThrow().type().model().cells();
+    void tooHotEndsItWithoutAskingWhy() throws Exception {
+        Battery battery = onCharge("P-7", 6);
+        steady(battery);
+        int cells = battery.type().model().cells();
         tom.send("/batteries/P-7/charge", "volts", String.valueOf(2.5 * cells), "amps", "20", "celsius", "50");
-        assertThat(tom.page("/batteries/P-7/charge")).contains("Stop: it is too hot.");
+        assertThat(tom.page("/batteries/P-7/charge"))
+                .contains("End the charge of P-7 now", "Stop the charge: 50", "End it: stopped")
+                .doesNotContain("Why it ends without being full");
+        assertThat(tom.send("/batteries/P-7/charge/end", "lamp", "yes").getStatus())
+                .isEqualTo(302);
+        assertThat(batteryStates.stateOf(battery).charging().ending()).isEqualTo(Ending.STOPPED);
+        assertThat(tom.page("/batteries/P-7")).contains("not shown to be full", "Stop the charge: 50");
     }
 
     @Test
