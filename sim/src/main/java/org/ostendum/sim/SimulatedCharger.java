@@ -18,10 +18,10 @@ import org.ostendum.core.quantity.Volts;
  * a planted defect spoils it. Courses are rules of thumb fitted to the shape of usual charge curves.
  */
 public final class SimulatedCharger {
-    /** Part of the mains' energy that reaches the battery (rule of thumb). */
     /** Ah at which the counter stands still: one that is stuck in its finish for weeks gets there. */
     private static final double COUNTER_END = 10_000;
 
+    /** Part of the mains’ energy that reaches the battery (rule of thumb). */
     private static final double EFFICIENCY = 0.88;
     /** Part of the capacity missing from which the current falls. */
     private static final double TAPER_FROM = 0.2;

@@ -87,6 +87,11 @@ record ChargingView(
                                     .cubicMetres());
         }
 
+        /** @return whether its charger says that nothing is plugged in, whatever the record says */
+        public boolean isUnplugged() {
+            return status != null && status.state() == ChargerStatus.State.EMPTY;
+        }
+
         /** Whether it should have ended by now, as surely as its past says. */
         public boolean isOverdue() {
             return left.late().isZero();

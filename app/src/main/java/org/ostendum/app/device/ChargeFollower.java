@@ -32,7 +32,10 @@ final class ChargeFollower {
     private @Nullable Integer otherCount;
     private boolean lampSeen;
     private @Nullable DatedStatus<ChargerStatus> before;
-    private @Nullable Long waitingSince;
+    private @Nullable Idle idle;
+
+    /** Without current, by the clock that never jumps. */
+    private record Idle(ChargerStatus.State state, long since) {}
 
     /** @param speed of our clock against the one that never jumps */
     ChargeFollower(ChargeRun run, ExpectedCharge facts, double speed) {
@@ -52,7 +55,7 @@ final class ChargeFollower {
     /** @param celsius of the battery's electrolyte; null where no tag measures it */
     synchronized void hear(DatedStatus<ChargerStatus> heard, @Nullable Celsius celsius) {
         ChargerStatus status = heard.status();
-        wait(heard);
+        idle(heard);
         if ((status.state().isCharging() || status.state().isLampLit()) && isThisCharge(heard)) {
             if (fits(heard)) {
                 follow(status, celsius);
@@ -61,12 +64,12 @@ final class ChargeFollower {
         }
     }
 
-    private void wait(DatedStatus<ChargerStatus> heard) {
-        boolean waits = heard.status().state() == ChargerStatus.State.WAITING;
-        if (!waits) {
-            waitingSince = null;
-        } else if (waitingSince == null) {
-            waitingSince = heard.nanos();
+    private void idle(DatedStatus<ChargerStatus> heard) {
+        ChargerStatus.State state = heard.status().state();
+        if (state != ChargerStatus.State.WAITING && state != ChargerStatus.State.EMPTY) {
+            idle = null;
+        } else if (idle == null || idle.state() != state) {
+            idle = new Idle(state, heard.nanos());
         }
     }
 
@@ -191,8 +194,9 @@ final class ChargeFollower {
     }
 
     ChargeAlarms.Watched watched(ChargerStatus status, @Nullable Celsius celsius, long nanos) {
-        Long since = waitingSince;
-        Duration waiting = since == null ? Duration.ZERO : Duration.ofMillis(Math.round((nanos - since) / 1e6 * speed));
+        Idle now = idle;
+        Duration lasts =
+                now == null ? Duration.ZERO : Duration.ofMillis(Math.round((nanos - now.since()) / 1e6 * speed));
         return new ChargeAlarms.Watched(
                 facts.battery().code(),
                 status,
@@ -200,7 +204,7 @@ final class ChargeFollower {
                 facts.rules()
                         .celsius(RuleKey.chargeStop(
                                 facts.battery().type().model().duty())),
-                waiting,
+                lasts,
                 facts.whole(),
                 facts.taken(),
                 run.amps() == null,

@@ -42,9 +42,9 @@ record FleetLine(Battery battery, BatteryState state, List<NextThing> things, Se
         return state.verdict().firstForecast().orElse(null);
     }
 
-    /** @return days until the first forecast comes true, 0 where the battery is to stop now; null where nothing is forecast */
+    /** @return days until the first forecast comes true, 0 where what was read of it is past its limit already; null where nothing is forecast */
     public @Nullable Long daysLeft() {
-        if (severity() == Severity.STOP) {
+        if (state.verdict().severity() == Severity.STOP) {
             return 0L;
         }
         return days(Optional.ofNullable(forecast()).map(Forecast::crosses));

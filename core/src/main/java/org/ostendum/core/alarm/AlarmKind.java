@@ -14,6 +14,8 @@ public enum AlarmKind {
     LOCKOUT(Severity.ACT),
     WRONG_VOLTAGE(Severity.STOP),
     NOT_STARTED(Severity.ACT),
+    /** By the record it charges, and its charger says that nothing is plugged in: a plug pulled without a word, the power gone. */
+    UNPLUGGED(Severity.ACT),
     /** Nothing that hangs on a line is heard. */
     LINE_SILENT(Severity.ACT),
     /** The date until which a cell may stay bridged has come. */
@@ -40,7 +42,7 @@ public enum AlarmKind {
     /** @return whether it is about one charge, and gone with it */
     public boolean isOfCharge() {
         return switch (this) {
-            case OVER_TEMPERATURE, NO_END, ENDED_EARLY, LOCKOUT, WRONG_VOLTAGE, NOT_STARTED -> true;
+            case OVER_TEMPERATURE, NO_END, ENDED_EARLY, LOCKOUT, WRONG_VOLTAGE, NOT_STARTED, UNPLUGGED -> true;
             default -> false;
         };
     }

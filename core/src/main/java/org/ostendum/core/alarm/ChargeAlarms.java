@@ -29,7 +29,7 @@ public final class ChargeAlarms {
      * @param about code of its battery, of the charger where nobody has said which
      * @param celsius of the electrolyte; null where nothing measures it
      * @param stopsAt temperature from which it is stopped
-     * @param waiting since when it has been plugged in without current; zero while current flows
+     * @param idle since when it has waited for current, or nothing has been plugged in; zero while current flows
      * @param whole how long it should take from its start; null where that is unknown
      * @param taken Ah out before it; null where nobody knows
      * @param ownCourse whether the charger follows its own course: a low current of so many hours ends when they do
@@ -39,7 +39,7 @@ public final class ChargeAlarms {
             ChargerStatus status,
             @Nullable Celsius celsius,
             Celsius stopsAt,
-            Duration waiting,
+            Duration idle,
             TimeToFull.@Nullable Estimate whole,
             @Nullable Double taken,
             boolean ownCourse,
@@ -72,14 +72,16 @@ public final class ChargeAlarms {
             add(AlarmKind.LOCKOUT, watched.about(), status.volts());
         } else if (status.trouble() == Trouble.WRONG_VOLTAGE) {
             add(AlarmKind.WRONG_VOLTAGE, watched.about(), status.volts());
-        } else if (status.trouble() == Trouble.NO_OUTPUT || isWaitingTooLong()) {
+        } else if (status.trouble() == Trouble.NO_OUTPUT || isTooLong(ChargerStatus.State.WAITING)) {
             add(AlarmKind.NOT_STARTED, watched.about());
+        } else if (isTooLong(ChargerStatus.State.EMPTY)) {
+            add(AlarmKind.UNPLUGGED, watched.about());
         }
     }
 
-    private boolean isWaitingTooLong() {
-        return watched.status().state() == ChargerStatus.State.WAITING
-                && watched.waiting().compareTo(watched.rules().duration(RuleKey.STARTS_WITHIN)) >= 0;
+    private boolean isTooLong(ChargerStatus.State idle) {
+        return watched.status().state() == idle
+                && watched.idle().compareTo(watched.rules().duration(RuleKey.STARTS_WITHIN)) >= 0;
     }
 
     private void end() {

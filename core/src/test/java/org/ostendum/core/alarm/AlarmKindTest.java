@@ -20,7 +20,8 @@ class AlarmKindTest {
         "ENDED_EARLY, true, false",
         "LOCKOUT, true, false",
         "WRONG_VOLTAGE, true, false",
-        "NOT_STARTED, true, false"
+        "NOT_STARTED, true, false",
+        "UNPLUGGED, true, false"
     })
     void anAlarmIsOfOneChargeOrOfTheRoom(AlarmKind kind, boolean ofCharge, boolean ofSilence) {
         assertThat(kind.isOfCharge()).isEqualTo(ofCharge);

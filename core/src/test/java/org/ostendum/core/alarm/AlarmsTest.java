@@ -55,7 +55,8 @@ class AlarmsTest {
         "TROUBLE, LOCKOUT, 0, LOCKOUT",
         "TROUBLE, NO_OUTPUT, 0, NOT_STARTED",
         "TROUBLE, WRONG_VOLTAGE, 0, WRONG_VOLTAGE",
-        "WAITING, NONE, 3, NOT_STARTED"
+        "WAITING, NONE, 3, NOT_STARTED",
+        "EMPTY, NONE, 3, UNPLUGGED"
     })
     void oneThatDoesNotStartSaysWhy(State state, Trouble trouble, int minutes, AlarmKind kind) {
         assertThat(alarms(status(state, trouble, 0, Duration.ZERO), null, Duration.ofMinutes(minutes), null))
@@ -64,8 +65,10 @@ class AlarmsTest {
 
     @Test
     void aMomentOfWaitingIsNoAlarm() {
-        assertThat(alarms(status(State.WAITING, Trouble.NONE, 0, Duration.ZERO), null, Duration.ofSeconds(179), null))
-                .isEmpty();
+        for (State state : List.of(State.WAITING, State.EMPTY)) {
+            assertThat(alarms(status(state, Trouble.NONE, 0, Duration.ZERO), null, Duration.ofSeconds(179), null))
+                    .isEmpty();
+        }
     }
 
     @ParameterizedTest

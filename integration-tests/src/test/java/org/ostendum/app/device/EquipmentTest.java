@@ -96,6 +96,22 @@ class EquipmentTest extends AtTheEquipment {
     }
 
     @Test
+    void aPlugThatIsPulledWithoutAWordIsNoticedAndPutBackTheChargeGoesOn() {
+        Battery battery = plug(6);
+        equipment.pass(Duration.ofMinutes(8));
+        equipment.pulled(true);
+        equipment.pass(Duration.ofMinutes(2));
+        assertThat(ringing("T-6")).as("somebody may be about to plug it in").isEmpty();
+        equipment.pass(Duration.ofMinutes(4));
+        assertThat(ringing("T-6")).containsExactly(AlarmKind.UNPLUGGED);
+
+        equipment.pulled(false);
+        equipment.pass(Duration.ofMinutes(6));
+        assertThat(ringing("T-6")).isEmpty();
+        assertThat(state(battery).isCharging()).isTrue();
+    }
+
+    @Test
     void rustleOnTheLineIsNeitherFullNorAnAlarm() {
         Battery battery = plug(6);
         equipment.pass(Duration.ofMinutes(8));

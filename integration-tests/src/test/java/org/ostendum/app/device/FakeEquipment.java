@@ -36,6 +36,7 @@ public final class FakeEquipment implements Wire {
     private Registers registers = fresh();
     private boolean silent;
     private double garbled;
+    private boolean pulled;
 
     private FakeEquipment(ObjectProvider<DeviceWatch> watch, ObjectProvider<PollRecorder> recorder) {
         this.watch = watch;
@@ -156,6 +157,14 @@ public final class FakeEquipment implements Wire {
         registers = fresh();
     }
 
+    /** Somebody pulls every plug and tells nobody, and nothing is plugged in again until it is over. */
+    public synchronized void pulled(boolean out) {
+        pulled = out;
+        if (out) {
+            registers = fresh();
+        }
+    }
+
     /** @param part of the answers of which a word is rustle, 0 to 1 */
     public synchronized void garble(double part) {
         garbled = part;
@@ -188,7 +197,7 @@ public final class FakeEquipment implements Wire {
         if (silent) {
             return CompletableFuture.failedFuture(new IOException("nothing answers"));
         }
-        return registers.write(address, words)
+        return pulled || registers.write(address, words)
                 ? CompletableFuture.completedFuture(null)
                 : CompletableFuture.failedFuture(new Refused(new IOException("not done")));
     }

@@ -138,8 +138,20 @@ class SeenFaultsTest extends ApplicationTest {
         assertThat(tom.page("/batteries/" + code + "/charge"))
                 .contains("End the charge of " + code + " now", "and it is on charge: charger off first")
                 .doesNotContain("Not full yet.");
-        assertThat(tom.page("/fleet")).contains("and it is on charge: charger off first");
-        assertThat(tom.page("/charging")).contains("and it is on charge: charger off first");
+        assertThat(row(tom.page("/fleet"), code))
+                .contains("and it is on charge: charger off first")
+                .as("a defect is no cell past its limit")
+                .doesNotContain("<b>now</b>");
+        assertThat(row(tom.page("/charging"), code))
+                .contains("and it is on charge: charger off first")
+                .as("what is to be ended is not foretold to be full")
+                .doesNotContain("of its charges", "by the charger’s plate");
+    }
+
+    private static String row(String page, String code) {
+        int at = page.indexOf(">" + code + "</");
+        assertThat(at).as(code).isPositive();
+        return page.substring(page.lastIndexOf("<tr", at), page.indexOf("</tr>", at));
     }
 
     private static String tile(String room, String code) {
