@@ -199,6 +199,15 @@ public enum RuleKey {
         };
     }
 
+    /** @return how often a battery of such work is tested without suspicion; empty where it is not */
+    public static Optional<RuleKey> testInterval(Duty duty) {
+        return switch (duty) {
+            case AIRCRAFT -> Optional.of(TEST_AIRCRAFT);
+            case STATIONARY -> Optional.of(TEST_STATIONARY);
+            case MOTIVE, DEEP_CYCLE -> Optional.empty();
+        };
+    }
+
     /** @return the rule that holds the temperature at which a charge is stopped */
     public static RuleKey chargeStop(@Nullable Duty duty) {
         return duty == Duty.AIRCRAFT ? CHARGE_STOP_AIRCRAFT : CHARGE_STOP;

@@ -129,7 +129,7 @@ public final class HouseBatteries {
         boolean now = NextThings.of(code, state).stream().anyMatch(thing -> thing.step() == NextStep.TEST_CAPACITY);
         return now
                 ? state.asOf()
-                : NextThings.testInterval(state.model().duty())
+                : RuleKey.testInterval(state.model().duty())
                         .map(interval -> after(state.tests().at(), state, interval))
                         .orElse(null);
     }
