@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.page.NotFound;
@@ -36,6 +37,7 @@ class PlanController {
     private final Hours hours;
     private final PlannedJobs planned;
     private final HeldReasons held;
+    private final PlanAgainstStates states;
     private final ZoneId zone;
 
     PlanController(
@@ -45,6 +47,7 @@ class PlanController {
             Hours hours,
             PlannedJobs planned,
             HeldReasons held,
+            PlanAgainstStates states,
             ZoneId zone) {
         this.runs = runs;
         this.planning = planning;
@@ -52,6 +55,7 @@ class PlanController {
         this.hours = hours;
         this.planned = planned;
         this.held = held;
+        this.states = states;
         this.zone = zone;
     }
 
@@ -103,7 +107,9 @@ class PlanController {
         page.addAttribute("plan", plan);
         page.addAttribute("sum", Sum.of(plan));
         page.addAttribute("certain", Certain.of(problem, plan));
-        page.addAttribute("marks", runs.marks(run.id()));
+        Map<String, PlanRuns.Mark> marks = runs.marks(run.id());
+        page.addAttribute("marks", marks);
+        page.addAttribute("since", states.since(plan, marks.keySet(), words.now()));
         page.addAttribute("zone", zone);
         page.addAttribute("timeline", Timeline.of(problem, plan, Timeline.By.of(by), words.now(), zone));
         page.addAttribute("differs", run.state() == State.PROPOSED ? differs(inForce, plan) : null);

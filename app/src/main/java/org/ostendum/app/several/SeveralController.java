@@ -17,8 +17,10 @@ import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Chargers;
 import org.ostendum.app.job.begin.ChargesAtOnce;
 import org.ostendum.app.job.begin.ChargesAtOnce.Ready;
+import org.ostendum.app.several.SeveralView.Charging;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.words.Words;
+import org.ostendum.core.next.NextThings;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.state.BatteryState;
 import org.springframework.http.HttpStatus;
@@ -53,13 +55,6 @@ class SeveralController {
         this.charges = charges;
         this.ending = ending;
     }
-
-    /**
-     * A battery on charge.
-     *
-     * @param full whether evidence shows by now that it is
-     */
-    record Charging(Battery battery, boolean full) {}
 
     @GetMapping("/charging/several")
     String several(@RequestParam(defaultValue = "") String find, Person person, Words words, Model page) {
@@ -127,43 +122,62 @@ class SeveralController {
     }
 
     private String show(String find, Set<String> picked, List<String> refused, Person person, Words words, Model page) {
-        List<Battery> all = batteries.all();
-        Map<Long, BatteryState> states = batteryStates.statesOf(all);
+        List<Battery> sought =
+                batteries.all().stream().filter(b -> isSought(b, find)).toList();
+        Map<Long, BatteryState> states = batteryStates.statesOf(sought);
+        page.addAttribute("place", "charging");
+        page.addAttribute("view", view(find, picked, refused, sought, states, person, words));
+        return "several/several";
+    }
+
+    private SeveralView view(
+            String find,
+            Set<String> picked,
+            List<String> refused,
+            List<Battery> sought,
+            Map<Long, BatteryState> states,
+            Person person,
+            Words words) {
         Map<Long, Long> usual = chargers.usual();
-        List<Battery> sought = all.stream().filter(b -> isSought(b, find)).toList();
         List<Battery> idle = sought.stream()
                 .filter(b -> usual.containsKey(b.id()) && !state(states, b).isCharging())
-                .sorted(Comparator.comparing(
-                                (Battery b) -> state(states, b).full().isYes())
-                        .thenComparing(Battery::code))
+                .sorted(Comparator.comparing((Battery b) -> isFull(states, b)).thenComparing(Battery::code))
                 .toList();
-        page.addAttribute("place", "charging");
-        page.addAttribute("find", find);
-        page.addAttribute("picked", picked);
-        page.addAttribute("refused", refused);
-        page.addAttribute("enough", charges.isEnough());
-        page.addAttribute("looks", charges.looks(words));
         List<Ready> ready = idle.stream()
                 .limit(MOST_SHOWN)
                 .map(b -> charges.ready(b, person, words))
-                .sorted(Comparator.comparing(Ready::isOpen).reversed())
                 .toList();
-        page.addAttribute("ready", ready);
-        page.addAttribute(
-                "anyFull",
+        return new SeveralView(
+                find,
+                picked,
+                refused,
+                charges.isEnough(),
+                charges.looks(words),
                 ready.stream()
-                        .anyMatch(r ->
-                                r.isOpen() && state(states, r.battery()).full().isYes()));
-        page.addAttribute("more", Math.max(0, idle.size() - MOST_SHOWN));
-        page.addAttribute("states", states);
-        page.addAttribute(
-                "running",
-                sought.stream()
-                        .filter(b -> state(states, b).isCharging())
-                        .limit(MOST_SHOWN)
-                        .map(b -> new Charging(b, ending.isShownFull(b).orElse(false)))
-                        .toList());
-        return "several/several";
+                        .filter(r -> r.isOpen() && !isFull(states, r.battery()))
+                        .toList(),
+                ready.stream()
+                        .filter(r -> r.isOpen() && isFull(states, r.battery()))
+                        .toList(),
+                ready.stream().filter(r -> !r.isOpen()).toList(),
+                Math.max(0, idle.size() - MOST_SHOWN),
+                running(sought, states));
+    }
+
+    private List<Charging> running(List<Battery> sought, Map<Long, BatteryState> states) {
+        return sought.stream()
+                .filter(b -> state(states, b).isCharging())
+                .limit(MOST_SHOWN)
+                .map(b -> new Charging(
+                        b,
+                        NextThings.endOfCharge(b.code(), state(states, b)).orElse(null),
+                        ending.isShownFull(b).orElse(false)))
+                .sorted(Comparator.comparing((Charging c) -> c.endNow() == null))
+                .toList();
+    }
+
+    private static boolean isFull(Map<Long, BatteryState> states, Battery battery) {
+        return state(states, battery).full().isYes();
     }
 
     private static boolean isSought(Battery battery, String find) {

@@ -68,6 +68,7 @@ class WateringViews {
      * A battery on the walk.
      *
      * @param full whether it is full and on no charger: only then it may be filled to the mark
+     * @param charging whether it is on charge
      * @param next day on which its reserve is down to the low mark
      * @param basis what tells that day; null where nothing is on record
      * @param expected ml it will take now; null where it has no record
@@ -76,6 +77,7 @@ class WateringViews {
     record Stop(
             Battery battery,
             boolean full,
+            boolean charging,
             @Nullable Instant last,
             LocalDate next,
             WaterDue.@Nullable Basis basis,
@@ -91,6 +93,10 @@ class WateringViews {
             WATER,
             /** It wants water, but readings come first, which water would thin. */
             READ_FIRST,
+            /** It wants water, and is on charge: not before it is full. */
+            CHARGING,
+            /** It wants water, but something has to be put right before it may be charged. */
+            RIGHT_FIRST,
             /** It wants water, but is not full. */
             CHARGE_FIRST,
             /** Not yet. */
@@ -107,7 +113,17 @@ class WateringViews {
                 } else if (due == null || !due.isDue(state.asOf())) {
                     return NOTHING;
                 }
-                return state.full().isYes() && !state.isCharging() ? READ_FIRST : CHARGE_FIRST;
+                return before(state);
+            }
+
+            /** What has to be done before it can be watered. */
+            private static Wants before(BatteryState state) {
+                if (state.isCharging()) {
+                    return CHARGING;
+                } else if (state.full().isYes()) {
+                    return READ_FIRST;
+                }
+                return state.isKeptFromCharge() ? RIGHT_FIRST : CHARGE_FIRST;
             }
         }
 
@@ -157,6 +173,7 @@ class WateringViews {
         return new Stop(
                 battery,
                 state.full().isYes() && !state.isCharging(),
+                state.isCharging(),
                 last,
                 next,
                 due == null ? null : due.basis(),

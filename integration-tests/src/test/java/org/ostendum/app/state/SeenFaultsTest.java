@@ -146,6 +146,8 @@ class SeenFaultsTest extends ApplicationTest {
                 .contains("and it is on charge: charger off first")
                 .as("what is to be ended is not foretold to be full")
                 .doesNotContain("of its charges", "by the charger’s plate");
+        assertThat(tom.page("/charging/several?find=" + code))
+                .contains("End it now", "and it is on charge: charger off first");
     }
 
     private static String row(String page, String code) {

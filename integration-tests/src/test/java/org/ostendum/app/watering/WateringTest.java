@@ -57,6 +57,18 @@ class WateringTest extends ApplicationTest {
                 .isLessThanOrEqualTo(7));
     }
 
+    @Test
+    void whatIsOnChargeIsNotSentToBeCharged() {
+        assertThat(views.walk())
+                .filteredOn(WateringViews.Stop::charging)
+                .isNotEmpty()
+                .extracting(WateringViews.Stop::wants)
+                .doesNotContain(
+                        WateringViews.Stop.Wants.WATER,
+                        WateringViews.Stop.Wants.READ_FIRST,
+                        WateringViews.Stop.Wants.CHARGE_FIRST);
+    }
+
     private static boolean isTruck(WateringViews.Stop stop) {
         return stop.battery().type().model().duty() != Duty.DEEP_CYCLE;
     }
