@@ -41,8 +41,18 @@ public final class NextThings {
         new FoundThings(found).find();
         new ChargeThings(found).find();
         new CareThings(found).find();
+        fullFirst();
         takeAwayWhatCannotBe();
         return found.inOrder();
+    }
+
+    /** A low current on a battery that is not full would only heat it: it is charged first. Practice {@code equalise.how}. */
+    private void fullFirst() {
+        NextThing equalise = found.get(NextStep.EQUALISE);
+        if (equalise != null && battery.full().isNo()) {
+            found.steps().remove(NextStep.EQUALISE);
+            found.add(NextStep.CHARGE, equalise.severity(), Message.of("next.charge.equalise"));
+        }
     }
 
     /**

@@ -32,6 +32,11 @@ final class ThingsFound {
         return battery;
     }
 
+    @Nullable
+    NextThing get(NextStep step) {
+        return things.get(step);
+    }
+
     /** @return the jobs found so far, to take away from */
     Set<NextStep> steps() {
         return things.keySet();

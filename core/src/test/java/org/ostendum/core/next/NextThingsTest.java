@@ -49,6 +49,21 @@ class NextThingsTest {
                 .isEmpty();
     }
 
+    /** The gate of equalising is shut while a battery is not full: nobody is sent through it. */
+    @Test
+    void whatIsToBeEqualisedAndHasWorkedIsChargedFirst() {
+        Told worked = Told.inOrder()
+                .read(19, RoundState.FULL_CHARGE, 1285, 1284, 1286, 1285, 1284, 1271)
+                .read(18, RoundState.FULL_CHARGE, 1285, 1284, 1286, 1285, 1284, 1255)
+                .worked(2, 60);
+        assertThat(worked.state().full().isNo()).isTrue();
+        assertThat(NextThings.of("T-05", worked.state())).singleElement().satisfies(thing -> {
+            assertThat(thing.step()).isEqualTo(NextStep.CHARGE);
+            assertThat(thing.reason()).isEqualTo(Message.of("next.charge.equalise"));
+        });
+        assertThat(steps(worked.charged(1, 66))).containsExactly(NextStep.EQUALISE);
+    }
+
     @Test
     void barePlatesAreCoveredThenChargedThenFilled() {
         Told bare = Told.inOrder().worked(6, 150).looked(5, Level.RIGHT, Level.EXPOSED);

@@ -6,6 +6,7 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 
 import java.util.HashSet;
 import java.util.Set;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
@@ -21,6 +22,9 @@ import tools.jackson.databind.JsonNode;
 
 /** What the API, the pages, the lists and the gates say of every battery of the demo at one moment, held against each other. */
 class OneStateTest extends ApplicationTest {
+    /** The one big button of a page. */
+    private static final Pattern ACTION = Pattern.compile("<a [^>]*class=\"action\"[^>]*href=\"([^\"]+)\"");
+
     @Autowired
     private MockMvc mvc;
 
@@ -53,6 +57,7 @@ class OneStateTest extends ApplicationTest {
     void noListContradictsTheState() throws Exception {
         AsPerson tom = AsPerson.tom(mvc);
         Set<String> onTheWalk = toWater(tom.page("/watering"));
+        Set<String> sentTo = new HashSet<>();
         for (Battery battery : batteries.all()) {
             String code = battery.code();
             JsonNode state = state(code);
@@ -66,6 +71,7 @@ class OneStateTest extends ApplicationTest {
                         assertThat(s.contains("charge") && (charging || full.equals("yes")))
                                 .isFalse();
                         assertThat(s.contains("water") && !full.equals("yes")).isFalse();
+                        assertThat(s.contains("equalise") && full.equals("no")).isFalse();
                     });
             assertThat(onTheWalk.contains(code))
                     .as(code + " on the walk, its next steps: " + steps)
@@ -74,7 +80,15 @@ class OneStateTest extends ApplicationTest {
             assertThat(page.contains("/batteries/" + code + "/jobs/water\"") && !full.equals("yes"))
                     .as("the page of " + code + " offers water")
                     .isFalse();
+            Matcher first = ACTION.matcher(page);
+            if (first.find() && first.group(1).contains("/jobs/")) {
+                sentTo.add(first.group(1));
+                assertThat(tom.page(first.group(1)))
+                        .as("what the page of " + code + " sends one to")
+                        .doesNotContain("A gate is shut");
+            }
         }
+        assertThat(sentTo).as("pages whose button was pressed").hasSizeGreaterThan(5);
     }
 
     @Test
