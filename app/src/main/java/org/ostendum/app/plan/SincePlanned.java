@@ -3,6 +3,7 @@ package org.ostendum.app.plan;
 import java.util.List;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.plan.PlanJob;
+import org.ostendum.core.plan.room.Task;
 
 /**
  * What has happened to batteries since a plan was made and stands against it.
@@ -20,6 +21,11 @@ record SincePlanned(List<Line> lines) {
 
     public boolean isNothing() {
         return lines.isEmpty();
+    }
+
+    /** @return whether a battery that was to go to work cannot */
+    public boolean isAgainstWork() {
+        return lines.stream().flatMap(line -> line.jobs().stream()).anyMatch(job -> job.what() == Task.USE);
     }
 
     /** @return whether the job cannot be done as it was planned */

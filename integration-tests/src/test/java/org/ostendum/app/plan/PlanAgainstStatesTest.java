@@ -99,6 +99,7 @@ class PlanAgainstStatesTest extends ApplicationTest {
         });
         assertThat(since.standsAgainst(charge)).isTrue();
         assertThat(since.standsAgainst(round)).isFalse();
+        assertThat(since.isAgainstWork()).isTrue();
         assertThat(since(Set.of(use.id(), charge.id()), use, charge).isNothing())
                 .as("somebody has said what became of them")
                 .isTrue();
@@ -116,6 +117,8 @@ class PlanAgainstStatesTest extends ApplicationTest {
                         "")));
         assertThat(since(Set.of(), charge).isNothing()).isTrue();
         worn(battery);
-        assertThat(since(Set.of(), charge).standsAgainst(charge)).isTrue();
+        SincePlanned since = since(Set.of(), charge);
+        assertThat(since.standsAgainst(charge)).isTrue();
+        assertThat(since.isAgainstWork()).isFalse();
     }
 }
