@@ -4,9 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.DayOfWeek;
 import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalTime;
+import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.ostendum.app.inventory.Batteries;
@@ -20,13 +24,18 @@ import org.ostendum.app.plan.house.HouseProblem;
 import org.ostendum.app.plan.house.WeekHours;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.battery.CaseSize;
+import org.ostendum.core.event.ChargeKind;
 import org.ostendum.core.judge.NextStep;
+import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanProblem;
 import org.ostendum.core.plan.room.Due;
+import org.ostendum.core.plan.room.Pairing;
 import org.ostendum.core.plan.room.PlanCharger;
 import org.ostendum.core.plan.room.PlanMachine;
 import org.ostendum.core.plan.room.PoolBattery;
+import org.ostendum.core.plan.room.Task;
 import org.ostendum.core.plan.room.Worker;
+import org.ostendum.core.state.fact.OnCharge;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** The demo's house as it is put before the planner. */
@@ -73,6 +82,41 @@ class HouseProblemTest extends JobsTest {
     private Worker asPlanned(String login) {
         return house().people().stream()
                 .filter(worker -> worker.code().equals(login))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** What has flowed already does not flow again: the plan and the charging board tell the same end of the same charge. */
+    @Test
+    void aChargeUnderWayLastsFromItsBeginning() {
+        PlanProblem problem = house();
+        List<PlanJob> running = problem.pinned().stream()
+                .filter(job -> job.what() == Task.CHARGE && job.start().isBefore(problem.from()))
+                .filter(job -> onCharge(job).kind() != ChargeKind.INITIAL)
+                .toList();
+        assertThat(running).isNotEmpty().allSatisfy(job -> {
+            Duration whole = Duration.ofSeconds(pairing(problem, job)
+                    .seconds(problem.batteries().stream()
+                            .filter(b -> b.code().equals(job.battery()))
+                            .findFirst()
+                            .orElseThrow()
+                            .missingAh()));
+            Instant end = job.start().plus(whole).truncatedTo(ChronoUnit.SECONDS);
+            Instant least = problem.from().plus(Duration.ofMinutes(15));
+            assertThat(job.start()).isEqualTo(onCharge(job).since());
+            assertThat(job.end()).isEqualTo(end.isBefore(least) ? least : end);
+        });
+    }
+
+    private OnCharge onCharge(PlanJob job) {
+        return Objects.requireNonNull(
+                states.stateOf(batteries.byCode(job.battery()).orElseThrow()).onCharge());
+    }
+
+    private static Pairing pairing(PlanProblem problem, PlanJob job) {
+        return problem.charging().stream()
+                .filter(pair ->
+                        pair.battery().equals(job.battery()) && pair.charger().equals(job.charger()))
                 .findFirst()
                 .orElseThrow();
     }

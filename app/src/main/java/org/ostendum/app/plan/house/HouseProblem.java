@@ -19,6 +19,8 @@ import org.ostendum.app.ledger.RecentCharges;
 import org.ostendum.app.plan.house.Mishap.Kind;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.charge.Tariff;
+import org.ostendum.core.commission.InitialChargePlan;
+import org.ostendum.core.event.ChargeKind;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanProblem;
@@ -197,7 +199,7 @@ public class HouseProblem {
                     .toList();
             // One on a charger that does not go with it is an alarm, not a plan.
             if (charge != null && !own.isEmpty()) {
-                running.add(charge(battery, state, charge, own, over, from));
+                running.add(charge(battery, state, charge, own, over.get(battery.slotId()), from));
             }
         }
         Set<String> held = all.stream()
@@ -223,27 +225,38 @@ public class HouseProblem {
             BatteryState state,
             OnCharge charge,
             List<Pairing> own,
-            Map<Long, String> over,
+            @Nullable String over,
             Instant from) {
-        double missing =
-                HouseBatteries.missing(state, battery.type().model().capacity().ampHours());
-        Instant end =
-                from.plusSeconds(Math.max(LEAST_LEFT.toSeconds(), own.get(0).seconds(missing)));
         // Where nobody has said on which charger it is, it is on the one over it.
-        String said = charge.charger() == null ? over.get(battery.slotId()) : charge.charger();
+        String said = charge.charger() == null ? over : charge.charger();
+        Pairing on = own.stream()
+                .filter(pair -> pair.charger().equals(said))
+                .findFirst()
+                .orElse(own.get(0));
         Instant start = charge.since().isBefore(from) ? charge.since() : from.minusSeconds(1);
+        // A plan counts whole seconds.
+        Instant end = start.plus(whole(state, charge, on)).truncatedTo(ChronoUnit.SECONDS);
+        Instant least = from.plus(LEAST_LEFT);
         return new PlanJob(
                 "charge-" + battery.code() + "-now",
                 Task.CHARGE,
                 battery.code(),
                 null,
                 null,
-                said == null ? own.get(0).charger() : said,
+                said == null ? on.charger() : said,
                 null,
                 start,
-                end,
+                end.isBefore(least) ? least : end,
                 true,
                 null);
+    }
+
+    /** From its beginning on: what is missing in the battery is told as it was then. A first charge takes as long as its plan says. */
+    private static Duration whole(BatteryState state, OnCharge charge, Pairing on) {
+        return charge.kind() == ChargeKind.INITIAL
+                ? InitialChargePlan.of(state.model(), state.rules()).lasts().late()
+                : Duration.ofSeconds(on.seconds(
+                        HouseBatteries.missing(state, state.model().capacity().ampHours())));
     }
 
     private static PlanJob use(PlanMachine machine, String battery, Shift shift) {
