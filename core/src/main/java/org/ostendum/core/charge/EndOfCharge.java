@@ -79,14 +79,10 @@ public final class EndOfCharge {
 
     /**
      * @param full whether the signs are enough to call it full
-     * @param signs what speaks for full by now
+     * @param signs what speaks for full by now, the strongest first
      * @param nextPilot when the pilot cell is to be read again; null while that would tell nothing
      */
-    public record Verdict(boolean full, Set<FullSign> signs, @Nullable Instant nextPilot) {
-        public Verdict {
-            signs = Set.copyOf(signs);
-        }
-    }
+    public record Verdict(boolean full, Set<FullSign> signs, @Nullable Instant nextPilot) {}
 
     /** @return whether what was read shows it to be full; whether it must be stopped is a matter of the battery's state */
     public static Verdict judge(Known known) {

@@ -108,6 +108,18 @@ class HouseProblemTest extends JobsTest {
         });
     }
 
+    /** A-2 is known to be on its charger; nobody has said where A-5 is: on another. */
+    @Test
+    void twoChargesUnderWayShareNoCharger() {
+        PlanProblem problem = house();
+        assertThat(problem.pinned())
+                .filteredOn(job -> job.what() == Task.CHARGE && job.start().isBefore(problem.from()))
+                .filteredOn(job -> List.of("A-2", "A-5").contains(job.battery()))
+                .hasSize(2)
+                .extracting(PlanJob::charger)
+                .doesNotHaveDuplicates();
+    }
+
     private OnCharge onCharge(PlanJob job) {
         return Objects.requireNonNull(
                 states.stateOf(batteries.byCode(job.battery()).orElseThrow()).onCharge());

@@ -19,8 +19,6 @@ import org.ostendum.app.ledger.RecentCharges;
 import org.ostendum.app.plan.house.Mishap.Kind;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.charge.Tariff;
-import org.ostendum.core.commission.InitialChargePlan;
-import org.ostendum.core.event.ChargeKind;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanProblem;
@@ -38,7 +36,6 @@ import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.rulebook.Rulebook;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.state.BatteryState;
-import org.ostendum.core.state.fact.OnCharge;
 import org.ostendum.core.state.fact.Stage;
 import org.springframework.stereotype.Service;
 
@@ -53,7 +50,6 @@ public class HouseProblem {
 
     private static final int PLUG_MINUTES = 3;
     private static final Duration PRICED_BEYOND = Duration.ofDays(2);
-    private static final Duration LEAST_LEFT = Duration.ofMinutes(15);
 
     private final Batteries batteries;
     private final BatteryStates batteryStates;
@@ -190,18 +186,7 @@ public class HouseProblem {
             List<Pairing> pairs,
             Map<Long, String> over,
             Instant from) {
-        List<PlanJob> running = new ArrayList<>();
-        for (Battery battery : all) {
-            BatteryState state = Objects.requireNonNull(states.get(battery.id()));
-            OnCharge charge = state.onCharge();
-            List<Pairing> own = pairs.stream()
-                    .filter(pair -> pair.battery().equals(battery.code()))
-                    .toList();
-            // One on a charger that does not go with it is an alarm, not a plan.
-            if (charge != null && !own.isEmpty()) {
-                running.add(charge(battery, state, charge, own, over.get(battery.slotId()), from));
-            }
-        }
+        List<PlanJob> running = new ArrayList<>(new ChargesUnderWay(states, pairs, over, from).of(all));
         Set<String> held = all.stream()
                 .filter(battery -> HouseBatteries.isHeld(Objects.requireNonNull(states.get(battery.id()))))
                 .map(Battery::code)
@@ -218,45 +203,6 @@ public class HouseProblem {
                     .forEach(shift -> running.add(use(machine, code, shift)));
         }
         return running;
-    }
-
-    private static PlanJob charge(
-            Battery battery,
-            BatteryState state,
-            OnCharge charge,
-            List<Pairing> own,
-            @Nullable String over,
-            Instant from) {
-        // Where nobody has said on which charger it is, it is on the one over it.
-        String said = charge.charger() == null ? over : charge.charger();
-        Pairing on = own.stream()
-                .filter(pair -> pair.charger().equals(said))
-                .findFirst()
-                .orElse(own.get(0));
-        Instant start = charge.since().isBefore(from) ? charge.since() : from.minusSeconds(1);
-        // A plan counts whole seconds.
-        Instant end = start.plus(whole(state, charge, on)).truncatedTo(ChronoUnit.SECONDS);
-        Instant least = from.plus(LEAST_LEFT);
-        return new PlanJob(
-                "charge-" + battery.code() + "-now",
-                Task.CHARGE,
-                battery.code(),
-                null,
-                null,
-                said == null ? on.charger() : said,
-                null,
-                start,
-                end.isBefore(least) ? least : end,
-                true,
-                null);
-    }
-
-    /** From its beginning on: what is missing in the battery is told as it was then. A first charge takes as long as its plan says. */
-    private static Duration whole(BatteryState state, OnCharge charge, Pairing on) {
-        return charge.kind() == ChargeKind.INITIAL
-                ? InitialChargePlan.of(state.model(), state.rules()).lasts().late()
-                : Duration.ofSeconds(on.seconds(
-                        HouseBatteries.missing(state, state.model().capacity().ampHours())));
     }
 
     private static PlanJob use(PlanMachine machine, String battery, Shift shift) {
