@@ -99,6 +99,11 @@ class ChargeViews {
             return ending == Ending.FULL;
         }
 
+        /** @return whether its charger says that nothing is plugged in: nobody can tell when it will be full */
+        public boolean isUnplugged() {
+            return status != null && status.state() == ChargerStatus.State.EMPTY;
+        }
+
         /** @return whether it ends before its end and nothing known to the application says why */
         public boolean isToBeExplained() {
             return ending == Ending.ENDED_EARLY;

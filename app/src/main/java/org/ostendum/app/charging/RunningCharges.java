@@ -63,7 +63,7 @@ class RunningCharges {
         this.statuses = statuses;
     }
 
-    /** @return those to be ended at once, then the next to be full first */
+    /** @return those to be ended at once, then the next to be full first; last those at whose charger nothing is plugged in */
     List<Running> now() {
         List<Battery> all = batteries.all();
         return now(all, batteryStates.statesOf(all));
@@ -107,6 +107,7 @@ class RunningCharges {
                             now);
                 })
                 .sorted(Comparator.comparing((Running r) -> r.endNow() == null)
+                        .thenComparing(Running::isUnplugged)
                         .thenComparing(r -> r.left().likely()))
                 .toList();
     }

@@ -167,12 +167,12 @@ class SeveralController {
     private List<Charging> running(List<Battery> sought, Map<Long, BatteryState> states) {
         return sought.stream()
                 .filter(b -> state(states, b).isCharging())
+                .sorted(Comparator.comparing((Battery b) -> !state(states, b).isChargeToBeEnded()))
                 .limit(MOST_SHOWN)
                 .map(b -> new Charging(
                         b,
                         NextThings.endOfCharge(b.code(), state(states, b)).orElse(null),
                         ending.isShownFull(b).orElse(false)))
-                .sorted(Comparator.comparing((Charging c) -> c.endNow() == null))
                 .toList();
     }
 
