@@ -7,12 +7,13 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.job.Situations;
 import org.ostendum.app.plan.SincePlanned.Line;
-import org.ostendum.app.plan.house.HouseBatteries;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
@@ -34,12 +35,10 @@ class PlanAgainstStates {
 
     /** @param settled ids of jobs that somebody has said something of */
     SincePlanned since(Plan plan, Set<String> settled, Instant now) {
-        Map<String, List<PlanJob>> ahead = plan.jobs().stream()
-                .filter(job -> job.end().isAfter(now) && job.what() != Task.COOL && !settled.contains(job.id()))
+        Map<String, List<PlanJob>> ahead = ahead(plan, now)
+                .filter(job -> job.what() != Task.COOL && !settled.contains(job.id()))
                 .collect(Collectors.groupingBy(PlanJob::battery));
-        List<Battery> planned = batteries.all().stream()
-                .filter(battery -> ahead.containsKey(battery.code()))
-                .toList();
+        List<Battery> planned = of(ahead.keySet());
         Map<Long, BatteryState> states = batteryStates.statesOf(planned);
         return new SincePlanned(planned.stream()
                 .flatMap(battery -> line(
@@ -51,22 +50,31 @@ class PlanAgainstStates {
                 .toList());
     }
 
-    /** What is under way is a fact: a charge that has to be ended is against the plan, a battery that is out is not. */
-    private static boolean mayStillBe(PlanJob job, BatteryState state) {
-        boolean underWay = !job.start().isAfter(state.asOf());
-        if (underWay && job.what() == Task.CHARGE && state.isCharging()) {
-            return !state.isChargeToBeEnded();
-        }
-        return (underWay && job.what() == Task.USE) || HouseBatteries.mayHave(job.what(), state);
+    /** @return of the plan's jobs those that are over, and those ahead that their batteries may have as they are by now */
+    Predicate<PlanJob> allowed(Plan plan, Instant now) {
+        List<Battery> planned = of(ahead(plan, now).map(PlanJob::battery).collect(Collectors.toSet()));
+        Map<Long, BatteryState> states = batteryStates.statesOf(planned);
+        Map<String, BatteryState> byCode = planned.stream()
+                .collect(Collectors.toMap(Battery::code, b -> Objects.requireNonNull(states.get(b.id()))));
+        return job -> {
+            BatteryState state = byCode.get(job.battery());
+            return !job.end().isAfter(now) || (state != null && StillRight.is(job, state));
+        };
     }
 
-    /** What somebody has in hand is as likely the plan's own job as another: the person knows, and is asked by its gates. */
+    private static Stream<PlanJob> ahead(Plan plan, Instant now) {
+        return plan.jobs().stream().filter(job -> job.end().isAfter(now));
+    }
+
+    private List<Battery> of(Set<String> codes) {
+        return batteries.all().stream()
+                .filter(battery -> codes.contains(battery.code()))
+                .toList();
+    }
+
     private static Optional<Line> line(Battery battery, BatteryState state, List<PlanJob> ahead) {
-        if (state.inHand() != null) {
-            return Optional.empty();
-        }
         List<PlanJob> against = ahead.stream()
-                .filter(job -> !mayStillBe(job, state))
+                .filter(job -> !StillRight.is(job, state))
                 .sorted(Comparator.comparing(PlanJob::start))
                 .toList();
         return against.isEmpty()

@@ -4,12 +4,13 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
-import org.ostendum.app.plan.house.HouseBatteries;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
@@ -23,13 +24,20 @@ public class PlannedJobs {
     private final PlanRuns runs;
     private final Batteries batteries;
     private final BatteryStates batteryStates;
+    private final PlanAgainstStates against;
     private volatile @Nullable Read read;
 
-    PlannedJobs(Planning planning, PlanRuns runs, Batteries batteries, BatteryStates batteryStates) {
+    PlannedJobs(
+            Planning planning,
+            PlanRuns runs,
+            Batteries batteries,
+            BatteryStates batteryStates,
+            PlanAgainstStates against) {
         this.planning = planning;
         this.runs = runs;
         this.batteries = batteries;
         this.batteryStates = batteryStates;
+        this.against = against;
     }
 
     /** A plan in force does not change but for its pins, of which nobody else tells. */
@@ -44,6 +52,21 @@ public class PlannedJobs {
         known = new Read(run.id(), run.from(), runs.plan(run.id()).orElseThrow());
         read = known;
         return known;
+    }
+
+    /**
+     * The plan in force, for who reads the whole of it.
+     *
+     * @param number higher for each later one
+     * @param allowed those over, and those ahead that the states of their batteries still allow
+     */
+    public record InForce(long number, List<PlanJob> jobs, Predicate<PlanJob> allowed) {
+        public static final InForce NONE = new InForce(0, List.of(), job -> false);
+    }
+
+    public Optional<InForce> inForce(Instant now) {
+        return Optional.ofNullable(plan())
+                .map(known -> new InForce(known.run(), known.plan().jobs(), against.allowed(known.plan(), now)));
     }
 
     /** @return at most so many of a person's next jobs, charges that are anybody's among them */
@@ -100,7 +123,7 @@ public class PlannedJobs {
     private static boolean isStillRight(PlanJob job, Map<String, Standing> standing, Read planned, Instant now) {
         Standing battery = standing.get(job.battery());
         return battery != null
-                && HouseBatteries.mayHave(job.what(), battery.state())
+                && StillRight.is(job, battery.state())
                 && !Fulfilled.is(job, planned.plan(), battery.state(), battery.machine(), planned.from(), now);
     }
 }

@@ -138,15 +138,15 @@ class TapsAndKeysTest extends ApplicationTest {
     /** On its usual charger, every check at one look; then off again along the row. */
     @Test
     void onChargeAndOff() {
-        Battery battery = own.full("K-80", "T-04");
+        Battery battery = own.full("KP-1", "T-04");
         chargers.add(
                 battery.slotId(),
-                ChargerSheet.ofPlate("CK-80", battery.type().model().cells(), new Amperes(96)));
+                ChargerSheet.ofPlate("CKP-1", battery.type().model().cells(), new Amperes(96)));
         fromTheRoom();
-        find("k80");
-        browser.awaitText("h1", "K-80");
-        tap(".slate a[href='/batteries/K-80/jobs']");
-        tap("a[href='/batteries/K-80/jobs/charge']");
+        find("kp1");
+        browser.awaitText("h1", "KP-1");
+        tap(".slate a[href='/batteries/KP-1/jobs']");
+        tap("a[href='/batteries/KP-1/jobs/charge']");
         browser.await("button[name=over]");
         tap("button[name=over]");
         browser.awaitText(".told", "Done and written down");
@@ -156,10 +156,10 @@ class TapsAndKeysTest extends ApplicationTest {
         type("gc");
         browser.await(".slate a[href='/charging/several']");
         tap(".slate a[href='/charging/several']");
-        browser.await("#off input[value=K-80]");
-        tap("#off input[value=K-80]");
+        browser.await("#off input[value=KP-1]");
+        tap("#off input[value=KP-1]");
         tap("button[form=off]");
-        browser.awaitText(".told", "Off charge, 1: K-80");
+        browser.awaitText(".told", "Off charge, 1: KP-1");
         atMost("off charge", 3, 2);
     }
 
@@ -198,11 +198,11 @@ class TapsAndKeysTest extends ApplicationTest {
 
     @Test
     void readOneCell() {
-        own.full("KR-1", "T-04");
+        own.full("KQ-1", "T-04");
         fromTheRoom();
-        find("kr1");
-        browser.awaitText("h1", "KR-1");
-        tap(".slate a[href='/batteries/KR-1/reading']");
+        find("kq1");
+        browser.awaitText("h1", "KQ-1");
+        tap(".slate a[href='/batteries/KQ-1/reading']");
         tap("#cell");
         type("5", Keys.TAB, "281", Keys.ENTER);
         browser.awaitText(".told", "Kept");

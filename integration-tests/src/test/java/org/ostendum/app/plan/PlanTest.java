@@ -2,26 +2,17 @@ package org.ostendum.app.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.ostendum.app.db.jooq.Tables.JOB;
-import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 
-import java.io.StringReader;
 import java.time.Duration;
-import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Collections;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Set;
 import java.util.concurrent.Callable;
-import net.fortuna.ical4j.data.CalendarBuilder;
-import net.fortuna.ical4j.model.component.VEvent;
 import org.junit.jupiter.api.Test;
 import org.ostendum.app.db.jooq.tables.records.JobRecord;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
-import org.ostendum.app.inventory.Rooms;
 import org.ostendum.app.job.JobsTest;
 import org.ostendum.app.people.People;
 import org.ostendum.app.plan.PlanRun.State;
@@ -30,7 +21,6 @@ import org.ostendum.app.plan.house.Mishaps;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.support.Patience;
 import org.ostendum.core.event.EntryKind;
-import org.ostendum.core.people.Language;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.PlanProblem;
@@ -56,12 +46,6 @@ class PlanTest extends JobsTest {
 
     @Autowired
     private Mishaps mishaps;
-
-    @Autowired
-    private CalendarFeeds feeds;
-
-    @Autowired
-    private FeedJobs feedJobs;
 
     @Autowired
     private HouseProblem house;
@@ -323,50 +307,6 @@ class PlanTest extends JobsTest {
         assertThat(maud.page("/api/v1/plan")).contains("\"what\":\"charge\"", "\"valid\":true");
     }
 
-    @Test
-    void aCalendarReadsThePlanByItsAddressUntilThatEnds() throws Exception {
-        PlanRun run = inForce();
-        tom.send("/plan/calendar", "whole", "false");
-        long id = sql.fetchValue("select max(id) from calendar_feed") instanceof Number n ? n.longValue() : 0;
-        String token = feeds.add(people.byLogin("tom").orElseThrow().id(), true, null, run.from());
-        String calendar = stranger("/calendar/" + token + ".ics");
-        assertThat(calendar).startsWith("BEGIN:VCALENDAR").contains("SEQUENCE:" + run.id(), "@ostendum");
-        VEvent first = (VEvent) new CalendarBuilder()
-                .build(new StringReader(calendar))
-                .getComponents("VEVENT")
-                .get(0);
-        assertThat(first.getUid()).isPresent();
-        assertThat(stranger("/calendar/none.ics")).doesNotContain("VEVENT");
-        tom.speaks(Language.SPANISH);
-        assertThat(stranger("/calendar/" + token + ".ics")).contains("SUMMARY:Poner ");
-        tom.speaks(Language.ENGLISH);
-        long whole = feeds.byToken(token).orElseThrow().id();
-        feeds.end(people.byLogin("tom").orElseThrow().id(), whole, run.from());
-        assertThat(stranger("/calendar/" + token + ".ics")).doesNotContain("VEVENT");
-        assertThat(whole).isGreaterThan(id);
-        assertThat(tom.page("/plan/calendar")).contains("My jobs");
-    }
-
-    /** A room's calendar tells of its own chargers and batteries, and of no other room's. */
-    @Test
-    void aRoomHasACalendarOfItsOwn() throws Exception {
-        PlanRun run = inForce();
-        long tomsId = people.byLogin("tom").orElseThrow().id();
-        List<PlanJob> jobs = runs.plan(run.id()).orElseThrow().jobs();
-        Set<PlanJob> told = new HashSet<>();
-        for (Rooms.RoomName room : rooms.names()) {
-            CalendarFeeds.Feed feed = feeds.byToken(feeds.add(tomsId, true, room.id(), run.from()))
-                    .orElseThrow();
-            List<PlanJob> ofRoom = jobs.stream().filter(feedJobs.of(feed)).toList();
-            assertThat(Collections.disjoint(told, ofRoom)).as(room.code()).isTrue();
-            told.addAll(ofRoom);
-        }
-        assertThat(told).isNotEmpty();
-        tom.send("/plan/calendar", "room", "main");
-        assertThat(feeds.of(tomsId)).anyMatch(feed -> feed.room() != null && feed.whole());
-        assertThat(tom.send("/plan/calendar", "room", "no-such").getStatus()).isEqualTo(404);
-    }
-
     /** A change takes here what the last ones took, by steps of five minutes. */
     @Test
     void theHouseLearnsHowLongAChangeTakes() {
@@ -389,39 +329,5 @@ class PlanTest extends JobsTest {
         } finally {
             changes.forEach(JobRecord::delete);
         }
-    }
-
-    @Test
-    void noTwoEventsOfACalendarShareAUid() throws Exception {
-        PlanRun run = inForce();
-        String token = feeds.add(people.byLogin("tom").orElseThrow().id(), true, null, run.from());
-        assertThat(uids(stranger("/calendar/" + token + ".ics"))).isNotEmpty().doesNotHaveDuplicates();
-    }
-
-    private static List<String> uids(String calendar) {
-        return calendar.lines().filter(line -> line.startsWith("UID:")).toList();
-    }
-
-    private String stranger(String path) throws Exception {
-        return mvc.perform(get(path)).andReturn().getResponse().getContentAsString();
-    }
-
-    /** Moved by an hour it is the same job; of another day, or given once more, it is another. */
-    @Test
-    void aJobKeepsItsUidFromPlanToPlan() {
-        Instant noon = Instant.parse("2026-11-30T12:00:00Z");
-        PlanJob job = watering("tom", noon);
-        PlanJob moved = watering("ines", noon.plusSeconds(3600));
-        PlanJob next = watering("tom", noon.plusSeconds(86_400));
-        String uid = "water-T-07-2026-11-30@ostendum";
-        assertThat(PlanCalendar.uids(List.of(job)).values()).containsExactly(uid);
-        assertThat(PlanCalendar.uids(List.of(moved)).values()).containsExactly(uid);
-        assertThat(PlanCalendar.uids(List.of(next, moved, job)).values())
-                .containsExactly(uid, "water-T-07-2026-11-30-2@ostendum", "water-T-07-2026-12-01@ostendum");
-    }
-
-    private static PlanJob watering(String person, Instant start) {
-        return new PlanJob(
-                "water", Task.WATER, "T-07", null, null, null, person, start, start.plusSeconds(600), false, null);
     }
 }

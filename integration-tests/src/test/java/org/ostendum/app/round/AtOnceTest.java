@@ -93,13 +93,13 @@ class AtOnceTest extends ApplicationTest {
     void ofTwoWhoCorrectOneCellTheSecondIsTold() throws Exception {
         AsPerson tom = AsPerson.tom(mvc);
         AsPerson maud = AsPerson.maud(mvc);
-        Battery battery = own.full("K-90", "T-21");
+        Battery battery = own.full("ONCE-90", "T-21");
         long round = open(tom, battery);
         for (int cell = 1; cell <= battery.type().model().cells(); cell++) {
             new KeyedRound(tom, round).key(cell, "GRAVITY", "283");
         }
         new KeyedRound(tom, round).close();
-        String at = "/batteries/K-90/correct";
+        String at = "/batteries/ONCE-90/correct";
         String seen = tom.seen(at + "?cell=4");
         List<Integer> answers = together(List.of(
                 () -> tom.send(at, "cell", "4", "value", "281", "seen", seen, "reason", "a slip")
@@ -115,11 +115,11 @@ class AtOnceTest extends ApplicationTest {
                 .as("another cell")
                 .isEqualTo(302);
         int seq = ledger.ofBattery(battery.id(), null, 1).get(0).seq() + 1;
-        tom.send("/batteries/K-90/log", "kind", "WASH");
+        tom.send("/batteries/ONCE-90/log", "kind", "WASH");
         List<Integer> taken = together(List.of(
-                () -> maud.send("/batteries/K-90/ledger/" + seq + "/take-back", "reason", "not washed")
+                () -> maud.send("/batteries/ONCE-90/ledger/" + seq + "/take-back", "reason", "not washed")
                         .getStatus(),
-                () -> tom.send("/batteries/K-90/ledger/" + seq + "/take-back", "reason", "not washed")
+                () -> tom.send("/batteries/ONCE-90/ledger/" + seq + "/take-back", "reason", "not washed")
                         .getStatus()));
         assertThat(taken).containsExactlyInAnyOrder(302, 422);
         assertThat(past.check(battery.id()).isWhole()).isTrue();

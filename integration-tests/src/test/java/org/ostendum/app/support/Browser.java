@@ -130,8 +130,16 @@ public final class Browser implements AutoCloseable {
 
     public void awaitText(String css, String text) {
         wait(Duration.ofSeconds(15))
-                .withMessage(() -> css + " says " + text(css) + ", not " + text)
+                .withMessage(
+                        () -> css + " says " + text(css) + ", not " + text + ", on " + driver.getCurrentUrl() + "\n"
+                                + text("#content").replaceAll("\\s+", " ")
+                                + "\n" + entered())
                 .until(d -> text(css).contains(text));
+    }
+
+    private Object entered() {
+        return js(
+                "return [...document.querySelectorAll('#content input')].map((i) => i.name + '=' + i.value).join(', ')");
     }
 
     public String text(String css) {

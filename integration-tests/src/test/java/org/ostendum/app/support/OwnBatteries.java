@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ConcurrentMap;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Models;
@@ -33,6 +35,7 @@ import org.springframework.boot.test.context.TestComponent;
 public class OwnBatteries {
     public static final String ROOM = "tests";
     private static final int SLOTS = 60;
+    private static final StackWalker WALKER = StackWalker.getInstance(StackWalker.Option.RETAIN_CLASS_REFERENCE);
 
     private final Batteries batteries;
     private final Models models;
@@ -40,6 +43,7 @@ public class OwnBatteries {
     private final People people;
     private final Stations stations;
     private final BatteryRecord record;
+    private final ConcurrentMap<String, Class<?>> owners = new ConcurrentHashMap<>();
 
     OwnBatteries(
             Batteries batteries, Models models, Rooms rooms, People people, Stations stations, BatteryRecord record) {
@@ -53,12 +57,23 @@ public class OwnBatteries {
 
     /** @return one of a model of the demo in a free slot, fully charged six hours ago, never read; the same under its code again */
     public Battery full(String code, String like) {
+        claim(code, WALKER.getCallerClass());
         return full(code, like, Duration.ofHours(6));
     }
 
     /** The same, cool by now and ready for work. */
     public Battery rested(String code, String like) {
+        claim(code, WALKER.getCallerClass());
         return full(code, like, Duration.ofHours(30));
+    }
+
+    /** Two tests with one battery would pass or fail by which of them is run first. */
+    private void claim(String code, Class<?> test) {
+        Class<?> owner = owners.putIfAbsent(code, test);
+        if (owner != null && owner != test) {
+            throw new IllegalArgumentException(code + " is a battery of " + owner.getSimpleName() + ": "
+                    + test.getSimpleName() + " needs a code of its own");
+        }
     }
 
     private Battery full(String code, String like, Duration since) {

@@ -1,4 +1,4 @@
-package org.ostendum.app.plan;
+package org.ostendum.app.plan.calendar;
 
 import static org.ostendum.app.db.jooq.Tables.CALENDAR_FEED;
 import static org.ostendum.app.db.jooq.Tables.PERSON;

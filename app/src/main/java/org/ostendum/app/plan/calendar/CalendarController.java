@@ -1,15 +1,15 @@
-package org.ostendum.app.plan;
+package org.ostendum.app.plan.calendar;
 
 import java.nio.charset.StandardCharsets;
-import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Rooms;
 import org.ostendum.app.page.NotFound;
 import org.ostendum.app.page.Wording;
 import org.ostendum.app.people.People;
+import org.ostendum.app.plan.PlannedJobs;
+import org.ostendum.app.plan.PlannedJobs.InForce;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;
-import org.ostendum.core.plan.Plan;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -27,24 +27,16 @@ class CalendarController {
     private static final MediaType CALENDAR = new MediaType("text", "calendar", StandardCharsets.UTF_8);
 
     private final CalendarFeeds feeds;
-    private final Planning planning;
-    private final PlanRuns runs;
+    private final PlannedJobs planned;
     private final FeedJobs jobs;
     private final Rooms rooms;
     private final People people;
     private final Wording wording;
 
     CalendarController(
-            CalendarFeeds feeds,
-            Planning planning,
-            PlanRuns runs,
-            FeedJobs jobs,
-            Rooms rooms,
-            People people,
-            Wording wording) {
+            CalendarFeeds feeds, PlannedJobs planned, FeedJobs jobs, Rooms rooms, People people, Wording wording) {
         this.feeds = feeds;
-        this.planning = planning;
-        this.runs = runs;
+        this.planned = planned;
         this.jobs = jobs;
         this.rooms = rooms;
         this.people = people;
@@ -95,13 +87,7 @@ class CalendarController {
         CalendarFeeds.Feed feed = feeds.byToken(token).orElseThrow(() -> new NotFound("calendar"));
         // Nobody has signed in: it speaks to whoever made the address.
         Words words = wording.of(people.byLogin(feed.login()).orElseThrow(() -> new NotFound("calendar")));
-        PlanRun run = planning.inForce().orElse(null);
-        Plan plan = run == null
-                ? new Plan(List.of(), List.of(), List.of(), 0, true)
-                : runs.plan(run.id()).orElseThrow();
-        int sequence = run == null ? 0 : (int) run.id();
-        return ResponseEntity.ok()
-                .contentType(CALENDAR)
-                .body(PlanCalendar.of(plan, sequence, jobs.of(feed), words.now(), words));
+        InForce plan = planned.inForce(words.now()).orElse(InForce.NONE);
+        return ResponseEntity.ok().contentType(CALENDAR).body(PlanCalendar.of(plan, jobs.of(feed), words.now(), words));
     }
 }

@@ -1,4 +1,4 @@
-package org.ostendum.app.plan;
+package org.ostendum.app.plan.calendar;
 
 import java.util.HashMap;
 import java.util.Map;
@@ -9,7 +9,7 @@ import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Rooms;
-import org.ostendum.app.plan.CalendarFeeds.Feed;
+import org.ostendum.app.plan.calendar.CalendarFeeds.Feed;
 import org.ostendum.core.plan.PlanJob;
 import org.springframework.stereotype.Component;
 

@@ -1,4 +1,4 @@
-package org.ostendum.app.plan;
+package org.ostendum.app.plan.calendar;
 
 import java.time.Instant;
 import java.util.Comparator;
@@ -19,8 +19,8 @@ import net.fortuna.ical4j.model.property.Sequence;
 import net.fortuna.ical4j.model.property.Uid;
 import net.fortuna.ical4j.model.property.immutable.ImmutableCalScale;
 import net.fortuna.ical4j.model.property.immutable.ImmutableVersion;
+import org.ostendum.app.plan.PlannedJobs.InForce;
 import org.ostendum.app.words.Words;
-import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.room.Task;
 
@@ -32,18 +32,15 @@ final class PlanCalendar {
 
     private PlanCalendar() {}
 
-    /**
-     * @param sequence of the plan, higher for each later one
-     * @param told which of its jobs
-     */
-    static String of(Plan plan, int sequence, Predicate<PlanJob> told, Instant stamp, Words words) {
+    /** @param told which of its jobs */
+    static String of(InForce plan, Predicate<PlanJob> told, Instant stamp, Words words) {
         Calendar calendar = new Calendar();
         calendar.add(new ProdId("-//Ostendum//Plan//EN"));
         calendar.add(ImmutableVersion.VERSION_2_0);
         calendar.add(ImmutableCalScale.GREGORIAN);
         uids(plan.jobs()).forEach((job, uid) -> {
-            if (SHOWN.contains(job.what()) && told.test(job)) {
-                calendar.add(event(job, uid, sequence, stamp, words));
+            if (SHOWN.contains(job.what()) && told.and(plan.allowed()).test(job)) {
+                calendar.add(event(job, uid, (int) plan.number(), stamp, words));
             }
         });
         return calendar.toString();
