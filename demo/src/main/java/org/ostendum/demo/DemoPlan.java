@@ -9,7 +9,7 @@ import java.util.Set;
 import org.ostendum.app.inventory.Machine;
 import org.ostendum.app.inventory.Machines;
 import org.ostendum.app.plan.Planning;
-import org.ostendum.app.plan.house.Hours;
+import org.ostendum.app.plan.hours.Hours;
 import org.ostendum.app.rules.RuleChanges;
 import org.ostendum.core.rulebook.RuleKey;
 

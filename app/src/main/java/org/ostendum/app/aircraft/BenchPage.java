@@ -2,7 +2,6 @@ package org.ostendum.app.aircraft;
 
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.form.Faults;
 import org.ostendum.app.form.TypedForm;
@@ -10,7 +9,6 @@ import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.page.NotFound;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.words.Words;
-import org.ostendum.core.aircraft.Regulator;
 import org.ostendum.core.aircraft.Serviceable;
 import org.ostendum.core.battery.Duty;
 import org.ostendum.core.state.BatteryState;
@@ -41,16 +39,15 @@ class BenchPage {
             throw new NotFound("aircraft bench of " + battery.code());
         }
         BatteryState state = states.stateOf(battery);
-        List<Serviceable.Asked> asked = Serviceable.of(state);
         page.addAttribute("place", "fleet");
-        page.addAttribute("battery", battery);
-        page.addAttribute("state", state);
-        page.addAttribute("asked", asked);
-        page.addAttribute("serviceable", Serviceable.isServiceable(asked));
-        page.addAttribute("unsigned", signing.unsigned(battery));
-        page.addAttribute("signatures", signing.of(battery));
-        page.addAttribute("flown", flown(battery, state, words));
-        page.addAttribute("regulator", new Regulator(0, battery.type().model().cells()));
+        page.addAttribute(
+                "view",
+                new BenchView(
+                        battery,
+                        Serviceable.of(state),
+                        signing.unsigned(battery),
+                        signing.of(battery),
+                        flown(battery, state, words)));
         page.addAttribute("csv", csv);
         page.addAttribute("form", form);
         page.addAttribute("faults", form.faults());

@@ -35,13 +35,11 @@ class CauseWeightsController {
 
     private String show(Complaint of, TypedForm form, Model page) {
         page.addAttribute("place", "jobs");
-        page.addAttribute("of", of);
-        page.addAttribute("kinds", Complaint.values());
-        page.addAttribute("causes", Cause.values());
-        page.addAttribute("own", weights.table().priors(of));
-        page.addAttribute("shipped", WorkUpTable.standard().priors(of));
-        page.addAttribute("version", WorkUpTable.standard().version());
-        page.addAttribute("reasons", weights.reasons(of));
+        WorkUpTable shipped = WorkUpTable.standard();
+        page.addAttribute(
+                "view",
+                new CausesView(
+                        of, weights.table().priors(of), shipped.priors(of), shipped.version(), weights.reasons(of)));
         page.addAttribute("form", form);
         page.addAttribute("faults", form.faults());
         return "complaint/causes";

@@ -1,19 +1,16 @@
 package org.ostendum.app.complaint;
 
-import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.complaint.Complaints.Said;
 import org.ostendum.app.form.Faults;
 import org.ostendum.app.form.TypedForm;
-import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.page.NotFound;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.complaint.Cause;
 import org.ostendum.core.complaint.Complaint;
 import org.ostendum.core.complaint.Look;
-import org.ostendum.core.complaint.WorkUp;
 import org.ostendum.core.people.Person;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -28,29 +25,22 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class ComplaintController {
     private static final int MOST_SAID = 300;
-    private static final int OTHERS_TOLD = 5;
 
     private final Complaints complaints;
     private final WorkUps workUps;
-    private final Batteries batteries;
 
-    ComplaintController(Complaints complaints, WorkUps workUps, Batteries batteries) {
+    ComplaintController(Complaints complaints, WorkUps workUps) {
         this.complaints = complaints;
         this.workUps = workUps;
-        this.batteries = batteries;
-    }
-
-    private Battery battery(String code) {
-        return batteries.byCode(code).orElseThrow(() -> new NotFound("battery " + code));
     }
 
     private Said said(long id) {
         return complaints.byId(id).orElseThrow(() -> new NotFound("complaint " + id));
     }
 
-    @GetMapping("/batteries/{code}/complaint")
-    String begin(@PathVariable String code, Words words, Model page) {
-        return begin(battery(code), TypedForm.of(words), page);
+    @GetMapping("/batteries/{battery}/complaint")
+    String begin(Battery battery, Words words, Model page) {
+        return begin(battery, TypedForm.of(words), page);
     }
 
     private String begin(Battery battery, TypedForm form, Model page) {
@@ -63,14 +53,8 @@ class ComplaintController {
         return "complaint/begin";
     }
 
-    @PostMapping("/batteries/{code}/complaint")
-    Object open(
-            @PathVariable String code,
-            @RequestParam Map<String, String> typed,
-            Person person,
-            Words words,
-            Model page) {
-        Battery battery = battery(code);
+    @PostMapping("/batteries/{battery}/complaint")
+    Object open(Battery battery, @RequestParam Map<String, String> typed, Person person, Words words, Model page) {
         TypedForm form = new TypedForm(typed, words);
         Complaint kind = form.choice("kind", Complaint.class).orElse(null);
         String said = form.get("said");
@@ -86,16 +70,8 @@ class ComplaintController {
     @GetMapping("/complaints/{id}")
     String workUp(@PathVariable long id, Model page) {
         Said said = said(id);
-        WorkUp workUp = workUps.workUp(said);
         page.addAttribute("place", "jobs");
-        page.addAttribute("said", said);
-        page.addAttribute("workUp", workUp);
-        page.addAttribute("causes", workUp.causes());
-        page.addAttribute("found", WorkUp.FOUND);
-        page.addAttribute("next", workUp.next().orElse(null));
-        List<WorkUp.Worth> worth = workUp.worth();
-        page.addAttribute("others", worth.subList(Math.min(1, worth.size()), Math.min(1 + OTHERS_TOLD, worth.size())));
-        page.addAttribute("onRecord", complaints.onRecord(id));
+        page.addAttribute("view", new WorkUpView(said, workUps.workUp(said), complaints.onRecord(id)));
         return "complaint/work-up";
     }
 

@@ -13,6 +13,7 @@ import java.util.stream.Stream;
 import org.ostendum.app.alarm.Alarms;
 import org.ostendum.app.alarm.StandingAlarm;
 import org.ostendum.app.battery.LedgerLine;
+import org.ostendum.app.day.DayView.UnderWay;
 import org.ostendum.app.form.PlainDay;
 import org.ostendum.app.incident.Incidents;
 import org.ostendum.app.inventory.Batteries;
@@ -72,9 +73,6 @@ class DayController {
         this.zone = zone;
     }
 
-    /** Something open and who has it. */
-    record UnderWay(String where, String what, String holder, Instant since, String path) {}
-
     /** @param on a day such as 2026-03-31; today where it is none */
     @GetMapping("/day")
     String day(@RequestParam(defaultValue = "") String on, Words words, Model page) {
@@ -86,16 +84,19 @@ class DayController {
                 .toList();
         List<NextThing> things = things();
         page.addAttribute("place", "ledger");
-        page.addAttribute("day", day);
-        page.addAttribute("count", lines.size());
-        page.addAttribute("most", LINES);
-        page.addAttribute("byBattery", byBattery(lines));
-        page.addAttribute("underWay", underWay(words));
-        page.addAttribute("rounds", openRounds());
-        page.addAttribute("alarms", alarms(from, until));
-        page.addAttribute("incidents", incidents.between(from, until));
-        page.addAttribute("things", things.stream().limit(THINGS).toList());
-        page.addAttribute("waiting", things.size());
+        page.addAttribute(
+                "view",
+                new DayView(
+                        day,
+                        lines.size(),
+                        LINES,
+                        byBattery(lines),
+                        underWay(words),
+                        openRounds(),
+                        alarms(from, until),
+                        incidents.between(from, until),
+                        things.stream().limit(THINGS).toList(),
+                        things.size()));
         return "day/day";
     }
 

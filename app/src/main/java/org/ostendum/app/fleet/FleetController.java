@@ -3,18 +3,15 @@ package org.ostendum.app.fleet;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.state.BatteryStates;
-import org.ostendum.core.battery.Duty;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.next.NextThing;
 import org.ostendum.core.rulebook.Rulebook;
-import org.ostendum.core.rulebook.Severity;
 import org.ostendum.core.state.BatteryState;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -37,22 +34,9 @@ class FleetController {
     @GetMapping("/fleet")
     String fleet(@ModelAttribute("filter") FleetFilter filter, Model page) {
         List<FleetLine> all = lines();
-        page.addAttribute("place", "fleet");
-        page.addAttribute("all", all.size());
         List<FleetLine> found = filter.of(all);
-        List<FleetLine> shown = filter.shown(found);
-        page.addAttribute("lines", shown);
-        page.addAttribute("found", found.size());
-        page.addAttribute("untold", found.size() - shown.size());
-        page.addAttribute("orders", FleetOrder.values());
-        page.addAttribute("severities", List.of(Severity.STOP, Severity.ACT, Severity.WATCH, Severity.FIT));
-        page.addAttribute("duties", Duty.values());
-        page.addAttribute("jobs", jobs(all));
-        page.addAttribute(
-                "counts",
-                Arrays.stream(Severity.values())
-                        .map(s -> all.stream().filter(l -> l.severity() == s).count())
-                        .toList());
+        page.addAttribute("place", "fleet");
+        page.addAttribute("view", new FleetView(all, found, filter.shown(found), jobs(all)));
         return "fleet/fleet";
     }
 

@@ -54,19 +54,22 @@ class JobsController {
 
     @GetMapping("/jobs")
     String jobs(Words words, Model page) {
-        page.addAttribute("place", "jobs");
-        page.addAttribute("titles", procedures.titles(words));
-        page.addAttribute("tests", tests.open());
         List<Job> open = jobs.open();
-        page.addAttribute("open", open);
-        page.addAttribute("timers", timers(open));
-        page.addAttribute("ended", jobs.ended(ENDED_TOLD));
-        page.addAttribute("overrides", overrides.unseen());
-        page.addAttribute("defects", defects.open());
-        page.addAttribute("pictures", photos.ofOpenDefects());
-        page.addAttribute("recurring", defects.recurring());
-        page.addAttribute("complaints", complaints.open());
-        page.addAttribute("incidents", incidents.open());
+        page.addAttribute("place", "jobs");
+        page.addAttribute(
+                "view",
+                new JobsView(
+                        procedures.titles(words),
+                        open,
+                        timers(open),
+                        jobs.ended(ENDED_TOLD),
+                        overrides.unseen(),
+                        defects.open(),
+                        photos.ofOpenDefects(),
+                        defects.recurring(),
+                        complaints.open(),
+                        tests.open(),
+                        incidents.open()));
         return "job/jobs";
     }
 

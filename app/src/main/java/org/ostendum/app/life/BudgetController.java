@@ -5,11 +5,11 @@ import java.time.YearMonth;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import org.jspecify.annotations.Nullable;
+import org.ostendum.app.life.BudgetView.Bar;
+import org.ostendum.app.life.BudgetView.Line;
 import org.ostendum.app.life.Lives.Life;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.life.Budget;
-import org.ostendum.core.life.RepairOrReplace;
 import org.ostendum.core.life.Stress;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -44,20 +44,6 @@ class BudgetController {
         IN_BREAKS
     }
 
-    /** A line of the table. */
-    record Line(
-            Life life,
-            YearMonth likely,
-            YearMonth early,
-            YearMonth late,
-            double money,
-            @Nullable Double perKwh,
-            double eaten,
-            @Nullable RepairOrReplace repair) {}
-
-    /** A bar of the chart. */
-    record Bar(double x, double width, double y, double height, double otherY, double otherHeight, String label) {}
-
     @GetMapping("/budget")
     String budget(@RequestParam(defaultValue = "AS_IT_IS") WhatIf what, Words words, Model page) {
         LocalDate today = LocalDate.ofInstant(words.now(), words.zone());
@@ -65,24 +51,28 @@ class BudgetController {
         Budget now = budget(all);
         Budget other = what == WhatIf.AS_IT_IS ? now : budget(under(what, all));
         page.addAttribute("place", "fleet");
-        page.addAttribute("what", what);
-        page.addAttribute("whats", WhatIf.values());
-        page.addAttribute("lines", all.stream().map(life -> line(life, today)).toList());
         page.addAttribute(
-                "unpriced",
-                all.stream()
-                        .filter(life -> life.prices() == null)
-                        .map(life -> life.battery().type().code())
-                        .distinct()
-                        .sorted()
-                        .toList());
-        page.addAttribute("now", now);
-        page.addAttribute("other", other);
-        page.addAttribute("eaten", all.stream().mapToDouble(Life::eaten).sum());
-        page.addAttribute("bars", bars(now, other, YearMonth.from(today), words));
-        page.addAttribute("most", words.roughMoney(most(now, other)));
-        page.addAttribute("viewBox", "0 0 " + WIDTH + " " + HEIGHT);
+                "view",
+                new BudgetView(
+                        what,
+                        all.stream().map(life -> line(life, today)).toList(),
+                        unpriced(all),
+                        now,
+                        other,
+                        all.stream().mapToDouble(Life::eaten).sum(),
+                        bars(now, other, YearMonth.from(today), words),
+                        words.roughMoney(most(now, other)),
+                        "0 0 " + WIDTH + " " + HEIGHT));
         return "life/budget";
+    }
+
+    private static List<String> unpriced(List<Life> all) {
+        return all.stream()
+                .filter(life -> life.prices() == null)
+                .map(life -> life.battery().type().code())
+                .distinct()
+                .sorted()
+                .toList();
     }
 
     private static Budget budget(List<Life> all) {

@@ -12,6 +12,7 @@ import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.job.Job;
 import org.ostendum.app.job.JobRunning;
 import org.ostendum.app.job.Jobs;
+import org.ostendum.app.mine.MineView.ToWater;
 import org.ostendum.app.plan.PlannedJobs;
 import org.ostendum.app.procedure.PlacedThing;
 import org.ostendum.app.procedure.SiteProcedures;
@@ -67,9 +68,6 @@ class MineController {
         this.zone = zone;
     }
 
-    /** A battery that somebody waters. */
-    record ToWater(Battery battery, LocalDate due, boolean now) {}
-
     @GetMapping("/mine")
     String mine(Person person, Words words, Model page) {
         List<Battery> all = batteries.all();
@@ -77,18 +75,18 @@ class MineController {
         List<PlacedThing> things = things(all, states);
         page.addAttribute("place", "mine");
         page.addAttribute(
-                "jobs", jobs.open().stream().filter(j -> isOf(j, person)).toList());
-        page.addAttribute("titles", procedures.titles(words));
-        page.addAttribute("planned", planned.ofPerson(person.login(), batteryStates.instant(), PLANNED_TOLD));
-        page.addAttribute("rounds", rounds(all, person));
-        page.addAttribute("water", water(all, states, person));
-        page.addAttribute(
-                "stored",
-                storing.lines().stream()
-                        .filter(line -> line.isSoon(STORED_SOON))
-                        .toList());
-        page.addAttribute("things", things.stream().limit(THINGS_TOLD).toList());
-        page.addAttribute("untold", Math.max(0, things.size() - THINGS_TOLD));
+                "view",
+                new MineView(
+                        jobs.open().stream().filter(j -> isOf(j, person)).toList(),
+                        procedures.titles(words),
+                        planned.ofPerson(person.login(), batteryStates.instant(), PLANNED_TOLD),
+                        rounds(all, person),
+                        water(all, states, person),
+                        storing.lines().stream()
+                                .filter(line -> line.isSoon(STORED_SOON))
+                                .toList(),
+                        things.stream().limit(THINGS_TOLD).toList(),
+                        Math.max(0, things.size() - THINGS_TOLD)));
         return "mine/mine";
     }
 

@@ -9,6 +9,7 @@ import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.LedgerEvents;
 import org.ostendum.app.page.NotFound;
+import org.ostendum.app.plan.PlanRun.State;
 import org.ostendum.app.plan.house.Mishap;
 import org.ostendum.app.plan.house.Mishaps;
 import org.ostendum.app.state.BatteryRecord;
@@ -40,6 +41,16 @@ class PlanChanges {
         this.runs = runs;
         this.mishaps = mishaps;
         this.planning = planning;
+    }
+
+    /**
+     * @return a plan that can still be changed
+     * @throws NotFound for one that was dropped or replaced, or never was
+     */
+    PlanRun changeable(long id) {
+        return runs.byId(id)
+                .filter(run -> run.state() == State.PROPOSED || run.state() == State.IN_FORCE)
+                .orElseThrow(() -> new NotFound("plan " + id));
     }
 
     /** Pins a job, or lets it go where it is pinned. */

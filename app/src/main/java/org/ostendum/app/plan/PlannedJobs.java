@@ -58,15 +58,16 @@ public class PlannedJobs {
      * The plan in force, for who reads the whole of it.
      *
      * @param number higher for each later one
-     * @param allowed those over, and those ahead that the states of their batteries still allow
+     * @param allowed of its jobs those over, and those ahead that the states of their batteries still allow
      */
-    public record InForce(long number, List<PlanJob> jobs, Predicate<PlanJob> allowed) {
-        public static final InForce NONE = new InForce(0, List.of(), job -> false);
+    public record InForce(long number, Plan plan, Predicate<PlanJob> allowed) {
+        public static final InForce NONE =
+                new InForce(0, new Plan(List.of(), List.of(), List.of(), 0, true), job -> false);
     }
 
     public Optional<InForce> inForce(Instant now) {
         return Optional.ofNullable(plan())
-                .map(known -> new InForce(known.run(), known.plan().jobs(), against.allowed(known.plan(), now)));
+                .map(known -> new InForce(known.run(), known.plan(), against.allowed(known.plan(), now)));
     }
 
     /** @return at most so many of a person's next jobs, charges that are anybody's among them */

@@ -8,19 +8,21 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicLong;
-import org.jspecify.annotations.Nullable;
 import org.ostendum.app.form.Constraints;
 import org.ostendum.app.form.Faults;
 import org.ostendum.app.form.FormView;
 import org.ostendum.app.inventory.Rooms;
 import org.ostendum.app.people.People;
 import org.ostendum.app.people.Trainings;
+import org.ostendum.app.safety.SafetyView.PersonTrained;
+import org.ostendum.app.safety.SafetyView.RoomStations;
+import org.ostendum.app.safety.SafetyView.StationLine;
+import org.ostendum.app.safety.SafetyView.Until;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.rulebook.Rules;
 import org.ostendum.core.safety.StationCheck;
-import org.ostendum.core.safety.StationState.Standing;
 import org.ostendum.core.safety.Trained;
 import org.ostendum.core.safety.Training;
 import org.springframework.http.HttpStatus;
@@ -60,26 +62,6 @@ class SafetyController {
         this.zone = zone;
     }
 
-    /** A thing looked after and how it stands today. */
-    record StationLine(Stations.Station station, Standing standing, @Nullable LocalDate due) {
-        /** @return name of the severity that marks it */
-        public String mark() {
-            return switch (standing) {
-                case READY -> "FIT";
-                case SOON -> "WATCH";
-                case OVERDUE, NEVER_CHECKED, FOUND_WANTING, EXPIRED ->
-                    station.state().check().isNeededBeforeCaps() ? "STOP" : "ACT";
-            };
-        }
-    }
-
-    record RoomStations(Rooms.RoomName room, List<StationLine> lines) {}
-
-    /** Until when one training of a person counts; null when it was never held. */
-    record Until(Training training, @Nullable LocalDate until, boolean counts) {}
-
-    record PersonTrained(Person person, List<Until> trainings) {}
-
     @GetMapping("/safety")
     String safety(Words words, Model page) {
         return show(FormView.of(StationForm.BLANK), words, page);
@@ -95,23 +77,12 @@ class SafetyController {
                                 .toList()))
                 .toList();
         Map<Long, Trained> trained = trainings.all();
+        List<PersonTrained> byPerson = people.all().stream()
+                .filter(Person::active)
+                .map(p -> new PersonTrained(p, untils(trained.getOrDefault(p.id(), Trained.NOTHING), rules, words)))
+                .toList();
         page.addAttribute("place", "safety");
-        page.addAttribute("rooms", byRoom);
-        page.addAttribute(
-                "bad",
-                byRoom.stream()
-                        .flatMap(r -> r.lines().stream())
-                        .filter(l -> !l.standing().canBeReliedOn())
-                        .toList());
-        page.addAttribute(
-                "people",
-                people.all().stream()
-                        .filter(Person::active)
-                        .map(p -> new PersonTrained(
-                                p, untils(trained.getOrDefault(p.id(), Trained.NOTHING), rules, words)))
-                        .toList());
-        page.addAttribute("trainings", Training.values());
-        page.addAttribute("checks", StationCheck.values());
+        page.addAttribute("view", new SafetyView(byRoom, byPerson));
         page.addAttribute("form", form);
         page.addAttribute("faults", form.faults());
         return "safety/safety";

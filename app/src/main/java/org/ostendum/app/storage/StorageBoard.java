@@ -1,11 +1,12 @@
 package org.ostendum.app.storage;
 
 import java.time.LocalDate;
+import java.util.List;
 import org.ostendum.app.draw.OutlookDrawing;
 import org.ostendum.app.form.Faults;
 import org.ostendum.app.form.TypedForm;
 import org.ostendum.app.job.begin.LayUps;
-import org.ostendum.app.storage.Stay.Supply;
+import org.ostendum.app.storage.StorageView.Drawn;
 import org.ostendum.app.words.Words;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
@@ -14,9 +15,6 @@ import org.springframework.ui.Model;
 /** What the board shows of all that is put away; with what was typed where that is refused. */
 @Component
 class StorageBoard {
-    /** Days before the latest charge from which it presses. */
-    private static final int SOON = 7;
-
     private final Storing storing;
     private final Stays stays;
     private final LayUps layUps;
@@ -27,25 +25,13 @@ class StorageBoard {
         this.layUps = layUps;
     }
 
-    /** A line with its drawing. */
-    record Drawn(Storing.Line line, OutlookDrawing drawing) {}
-
     String show(TypedForm form, String csv, Words words, Model page) {
         LocalDate today = LocalDate.ofInstant(words.now(), words.zone());
+        List<Drawn> lines = storing.lines().stream()
+                .map(line -> new Drawn(line, OutlookDrawing.of(line.outlook(), today)))
+                .toList();
         page.addAttribute("place", "fleet");
-        page.addAttribute("today", today);
-        page.addAttribute("soon", SOON);
-        page.addAttribute(
-                "lines",
-                storing.lines().stream()
-                        .map(line -> new Drawn(line, OutlookDrawing.of(line.outlook(), today)))
-                        .toList());
-        Storing.Others others = storing.others();
-        page.addAttribute("dry", others.dry());
-        page.addAttribute("planned", layUps.open());
-        page.addAttribute("sheds", stays.places());
-        page.addAttribute("supplies", Supply.values());
-        page.addAttribute("free", others.inService());
+        page.addAttribute("view", new StorageView(today, lines, storing.others(), layUps.open(), stays.places()));
         page.addAttribute("form", form);
         page.addAttribute("csv", csv);
         page.addAttribute("faults", form.faults());

@@ -3,7 +3,6 @@ package org.ostendum.app.voltage;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import org.jspecify.annotations.Nullable;
 import org.ostendum.app.form.Faults;
 import org.ostendum.app.form.TypedForm;
 import org.ostendum.app.inventory.Battery;
@@ -42,14 +41,13 @@ class VoltageController {
 
     private String show(Battery battery, TypedForm form, Model page) {
         page.addAttribute("place", "fleet");
-        page.addAttribute("battery", battery);
-        VoltageViews.@Nullable Read rest = views.last(battery, Load.REST).orElse(null);
-        VoltageViews.@Nullable Read load = views.last(battery, Load.LOAD).orElse(null);
-        page.addAttribute("rest", rest);
-        page.addAttribute("load", load);
-        page.addAttribute("on", VoltageDrawing.of(battery, rest, load));
-        page.addAttribute("loads", Load.values());
-        page.addAttribute("beside", views.roundBeside(battery).orElse(null));
+        page.addAttribute(
+                "view",
+                new VoltageView(
+                        battery,
+                        views.last(battery, Load.REST).orElse(null),
+                        views.last(battery, Load.LOAD).orElse(null),
+                        views.roundBeside(battery).orElse(null)));
         page.addAttribute("form", form);
         page.addAttribute("faults", form.faults());
         return "voltage/volts";

@@ -64,23 +64,22 @@ class WateringController {
         List<WateringViews.Stop> walk = views.walk();
         List<WateringViews.Stop> told =
                 sieve.of(walk, stop -> !form.get(FIELD + stop.battery().code()).isEmpty());
+        long due = count(walk, WateringViews.Stop.Wants.WATER);
         page.addAttribute("place", "water");
-        page.addAttribute("find", sieve.find());
-        page.addAttribute("walk", told);
-        page.addAttribute("untold", sieve.find().isEmpty() ? walk.size() - told.size() : 0);
         page.addAttribute("form", form);
         page.addAttribute("faults", form.faults());
-        page.addAttribute("quality", views.quality());
-        WateringViews.Totals totals = views.totals();
-        page.addAttribute("month", totals.month());
-        page.addAttribute("year", totals.year());
-        page.addAttribute("metered", views.metered().isPresent());
-        page.addAttribute("unit", Measures.of(words.person()).unit("ml"));
-        page.addAttribute("measures", Measures.of(words.person()));
-        page.addAttribute("due", count(walk, WateringViews.Stop.Wants.WATER));
         page.addAttribute(
-                "blocked",
-                walk.stream().filter(WateringViews.Stop::isDue).count() - count(walk, WateringViews.Stop.Wants.WATER));
+                "view",
+                new WateringView(
+                        sieve.find(),
+                        told,
+                        sieve.find().isEmpty() ? walk.size() - told.size() : 0,
+                        due,
+                        walk.stream().filter(WateringViews.Stop::isDue).count() - due,
+                        views.quality(),
+                        views.totals(),
+                        views.metered().isPresent(),
+                        Measures.of(words.person())));
         return "watering/watering";
     }
 

@@ -29,12 +29,12 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class PackController {
     private final Packs packs;
-    private final PackView view;
+    private final PackPages pages;
     private final PackChanges changes;
 
-    PackController(Packs packs, PackView view, PackChanges changes) {
+    PackController(Packs packs, PackPages pages, PackChanges changes) {
         this.packs = packs;
-        this.view = view;
+        this.pages = pages;
         this.changes = changes;
     }
 
@@ -45,7 +45,7 @@ class PackController {
             @RequestParam(defaultValue = "apart") String way,
             Words words,
             Model page) {
-        return view.show(battery, school, way.equals("together"), TypedForm.of(words), page);
+        return pages.show(battery, school, way.equals("together"), TypedForm.of(words), page);
     }
 
     /** The same on paper. */
@@ -58,7 +58,7 @@ class PackController {
             throws IOException {
         Pack pack = pack(battery);
         boolean together = way.equals("together");
-        WorkOrder order = PackView.chosen(PackView.orders(battery, pack, together), school);
+        WorkOrder order = PackPages.chosen(PackPages.orders(battery, pack, together), school);
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_PDF)
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"" + battery.code() + "-pack.pdf\"")
@@ -95,7 +95,7 @@ class PackController {
             }
         }
         if (!form.isSound()) {
-            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, view.show(battery, form, page), page);
+            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, pages.show(battery, form, page), page);
         }
         flash.addFlashAttribute("told", words.text("pack.tap.kept", name));
         return "redirect:/batteries/" + battery.code() + "/pack";

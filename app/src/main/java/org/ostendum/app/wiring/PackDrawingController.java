@@ -29,12 +29,12 @@ class PackDrawingController {
     private static final int DEAREST = 10_000;
 
     private final Packs packs;
-    private final PackView view;
+    private final PackPages pages;
     private final PackChanges changes;
 
-    PackDrawingController(Packs packs, PackView view, PackChanges changes) {
+    PackDrawingController(Packs packs, PackPages pages, PackChanges changes) {
         this.packs = packs;
-        this.view = view;
+        this.pages = pages;
         this.changes = changes;
     }
 
@@ -82,7 +82,7 @@ class PackDrawingController {
         checkLength(form, "remark", LONGEST_REMARK);
         @Nullable BigDecimal price = price(form);
         if (!form.isSound()) {
-            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, view.show(battery, form, page), page);
+            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, pages.show(battery, form, page), page);
         }
         packs.keepCable(battery.id(), new CableNote(number, centimetres, form.get("lug"), form.get("remark"), price));
         flash.addFlashAttribute("told", words.text("pack.cable.kept", number));

@@ -9,6 +9,7 @@ import org.ostendum.app.form.TypedForm;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Packs;
 import org.ostendum.app.state.BatteryStates;
+import org.ostendum.app.wiring.WakeView.Drawn;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.defect.DefectKind;
 import org.ostendum.core.judge.FindingCode;
@@ -45,46 +46,35 @@ class WakeController {
         this.good = good;
     }
 
-    /**
-     * A group with its clamps drawn.
-     *
-     * @param field name of the field in which its volts are typed
-     */
-    record Drawn(WakeGroups.Group group, int volts, WiringDrawing drawing, String field) {}
-
     /** @param typed the small charger's volts, those of the lock-out, and what was read across each group; all may be missing */
     @GetMapping("/batteries/{battery}/wake")
     String wake(Battery battery, @RequestParam Map<String, String> typed, Words words, Model page) {
         TypedForm form = new TypedForm(typed, words);
         BatteryState state = states.stateOf(battery);
+        WakeView view = new WakeView(
+                battery,
+                forbidden(state),
+                speaksAgainst(state, words),
+                state.stage() == Stage.RETIRED ? List.of() : good.beside(battery, state),
+                GoodBeside.needsLimit(state),
+                packs.of(battery).map(pack -> groups(battery, pack, form)).orElse(null),
+                form.get("lockout").isEmpty() ? null : (Double) form.number("lockout", 1, MOST_VOLTS));
         page.addAttribute("place", "fleet");
-        page.addAttribute("battery", battery);
+        page.addAttribute("view", view);
         page.addAttribute("form", form);
-        page.addAttribute("forbidden", forbidden(state));
-        page.addAttribute("speaksAgainst", speaksAgainst(state, words));
-        page.addAttribute("besides", state.stage() == Stage.RETIRED ? List.of() : good.beside(battery, state));
-        page.addAttribute("limited", GoodBeside.needsLimit(state));
-        packs.of(battery).ifPresent(pack -> groups(battery, pack, form, page));
-        page.addAttribute(
-                "lockOut", form.get("lockout").isEmpty() ? null : (Double) form.number("lockout", 1, MOST_VOLTS));
         page.addAttribute("faults", form.faults());
         return "wiring/wake";
     }
 
-    private static void groups(Battery battery, Pack pack, TypedForm form, Model page) {
+    private static WakeView.Groups groups(Battery battery, Pack pack, TypedForm form) {
         int charger = form.get("charger").isEmpty() ? usual(battery) : form.whole("charger", LEAST_VOLTS, MOST_VOLTS);
-        // Nothing is drawn for a charger that was only guessed at: somebody would clamp what he sees.
         boolean known = form.isSound();
         WakeGroups groups = WakeGroups.of(pack.layout(), charger);
-        page.addAttribute("groups", groups);
-        page.addAttribute("known", known);
-        page.addAttribute(
-                "drawn",
-                groups.groups().stream()
-                        .filter(group -> known)
-                        .map(group -> drawn(pack, groups, group, battery.type().cablesLeft()))
-                        .toList());
-        page.addAttribute("sum", sum(groups, form));
+        List<Drawn> drawn = groups.groups().stream()
+                .filter(group -> known)
+                .map(group -> drawn(pack, groups, group, battery.type().cablesLeft()))
+                .toList();
+        return new WakeView.Groups(groups, known, drawn, sum(groups, form));
     }
 
     /** A small charger that most rooms have. */

@@ -4,7 +4,6 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.inventory.Machine;
-import org.ostendum.app.job.GateLine;
 import org.ostendum.app.job.JobRunning;
 import org.ostendum.app.job.JobRunning.PassedGate;
 import org.ostendum.app.job.Jobs;
@@ -16,8 +15,6 @@ import org.ostendum.app.procedure.ProcedureFile;
 import org.ostendum.app.procedure.SiteProcedures;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.procedure.Procedure;
-import org.ostendum.core.procedure.Situation;
-import org.ostendum.core.wiring.School;
 import org.springframework.stereotype.Service;
 
 /** Begins a job in the form in which it is run: under the rules of its battery, without what its state answers. */
@@ -35,14 +32,6 @@ class Beginning {
         this.specialJobs = specialJobs;
     }
 
-    /** What no record tells and no step of the job will ask: it is looked at before. */
-    static List<GateLine> looks(Procedure procedure, List<GateLine> gates) {
-        return gates.stream()
-                .filter(GateLine::isUnknown)
-                .filter(line -> procedure.steps().stream().noneMatch(step -> step.answers() == line.gate()))
-                .toList();
-    }
-
     /** @return whether its steps come in an order that can be chosen */
     boolean isOrdered(Procedure procedure) {
         return specialJobs.of(procedure.id()).isOrdered();
@@ -54,26 +43,27 @@ class Beginning {
     }
 
     /**
-     * @param school in which order the cables of a pack come off or go on
-     * @param situation under which its gates were asked
      * @param passed gates that did not stand open: gone through with a reason, or looked at
      * @return the job's id
      */
-    long begin(
-            Procedure procedure,
-            @Nullable Battery battery,
-            @Nullable Machine into,
-            @Nullable Choice choice,
-            Situation situation,
-            Person person,
-            List<PassedGate> passed,
-            School school) {
+    long begin(JobToBegin job, Person person, List<PassedGate> passed) {
+        @Nullable Battery battery = job.battery();
+        @Nullable Machine into = job.into();
+        @Nullable Choice choice = job.choice();
+        Procedure procedure = job.procedure();
         ProcedureFile file =
-                situations.asRunOn(battery, procedures.file(procedure.id()).orElseThrow(), situation);
+                situations.asRunOn(battery, procedures.file(procedure.id()).orElseThrow(), job.situation());
         if (battery != null) {
             file = specialJobs
                     .of(procedure.id())
-                    .written(file, new SpecialJob.Begun(procedure.id(), battery, into, person, school));
+                    .written(
+                            file,
+                            new SpecialJob.Begun(
+                                    procedure.id(),
+                                    battery,
+                                    into,
+                                    person,
+                                    job.form().school()));
         }
         return running.begin(
                 new Jobs.NewJob(

@@ -13,7 +13,6 @@ import org.ostendum.app.job.begin.ChargerChoice.Choice;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.procedure.Step;
-import org.ostendum.core.wiring.School;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -45,8 +44,6 @@ public class ChargesAtOnce {
         }
     }
 
-    private record Asked(ChargeOffer.Offer offer, Ready ready) {}
-
     /** What is looked at on each battery. */
     public List<String> looks(Words words) {
         return offers.procedure().said(words::phrase).steps().stream()
@@ -60,38 +57,45 @@ public class ChargesAtOnce {
     }
 
     public Ready ready(Battery battery, Person person, Words words) {
-        return ask(battery, person, words).ready();
+        return ready(job(battery, person, words), battery);
+    }
+
+    private JobToBegin job(Battery battery, Person person, Words words) {
+        ChargeOffer.Offer offer = offers.of(battery, person);
+        return JobToBegin.plain(
+                offer.procedure(),
+                battery,
+                offer.choice(),
+                offer.situation(),
+                views.gates(offer.procedure(), offer.situation(), words));
+    }
+
+    private static Ready ready(JobToBegin job, Battery battery) {
+        @Nullable Choice choice = job.choice();
+        return new Ready(
+                battery,
+                choice == null || choice.chosen() == null
+                        ? null
+                        : choice.chosen().charger().code(),
+                job.shut(),
+                job.looks());
     }
 
     /** @return why it could not be begun; empty where it charges now */
     @Transactional
     public Optional<String> begin(Battery battery, Person person, Words words) {
-        Asked asked = ask(battery, person, words);
-        if (!asked.ready().isOpen()) {
-            return Optional.of(asked.ready().shut().stream()
+        JobToBegin job = job(battery, person, words);
+        if (!ready(job, battery).isOpen()) {
+            return Optional.of(job.shut().stream()
                     .flatMap(line -> Stream.of(line.why(), line.remedy()))
                     .reduce((a, b) -> a + " " + b)
                     .orElseGet(() -> words.text("several.no-charger")));
         }
         List<PassedGate> passed = new ArrayList<>();
-        asked.ready().looks().forEach(line -> passed.add(line.looked()));
-        ChargeOffer.Offer offer = asked.offer();
-        long job = beginning.begin(
-                offer.procedure(), battery, null, offer.choice(), offer.situation(), person, passed, School.LEAST);
-        return lookOver.goThrough(job, person, words) ? Optional.empty() : Optional.of(words.text("several.step", job));
-    }
-
-    private Asked ask(Battery battery, Person person, Words words) {
-        ChargeOffer.Offer offer = offers.of(battery, person);
-        List<GateLine> gates = views.gates(offer.procedure(), offer.situation(), words);
-        @Nullable Choice choice = offer.choice();
-        Ready ready = new Ready(
-                battery,
-                choice == null || choice.chosen() == null
-                        ? null
-                        : choice.chosen().charger().code(),
-                gates.stream().filter(GateLine::isShut).toList(),
-                Beginning.looks(offer.procedure(), gates));
-        return new Asked(offer, ready);
+        job.looks().forEach(line -> passed.add(line.looked()));
+        long begun = beginning.begin(job, person, passed);
+        return lookOver.goThrough(begun, person, words)
+                ? Optional.empty()
+                : Optional.of(words.text("several.step", begun));
     }
 }

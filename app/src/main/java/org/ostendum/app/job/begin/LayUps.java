@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.ostendum.app.inventory.Battery;
-import org.ostendum.app.job.GateLine;
 import org.ostendum.app.job.Job;
 import org.ostendum.app.job.JobRunning.PassedGate;
 import org.ostendum.app.job.JobViews;
@@ -16,7 +15,6 @@ import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.procedure.Procedure;
 import org.ostendum.core.procedure.Situation;
-import org.ostendum.core.wiring.School;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -51,15 +49,15 @@ public class LayUps {
     public Optional<String> begin(Battery battery, Person person, Words words) {
         Procedure procedure = procedures.find(PROCEDURE).orElseThrow();
         Situation situation = situations.of(procedure.training(), battery, null, person);
-        List<GateLine> gates = views.gates(procedure, situation, words);
-        Optional<String> shut = gates.stream()
-                .filter(GateLine::isShut)
+        JobToBegin job =
+                JobToBegin.plain(procedure, battery, null, situation, views.gates(procedure, situation, words));
+        Optional<String> shut = job.shut().stream()
                 .flatMap(line -> Stream.of(line.why(), line.remedy()))
                 .reduce((a, b) -> a + " " + b);
         if (shut.isEmpty()) {
             List<PassedGate> passed = new ArrayList<>();
-            Beginning.looks(procedure, gates).forEach(line -> passed.add(line.looked()));
-            beginning.begin(procedure, battery, null, null, situation, person, passed, School.LEAST);
+            job.looks().forEach(line -> passed.add(line.looked()));
+            beginning.begin(job, person, passed);
         }
         return shut;
     }

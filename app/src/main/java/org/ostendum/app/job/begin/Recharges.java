@@ -10,7 +10,6 @@ import org.ostendum.core.people.Person;
 import org.ostendum.core.procedure.GateKey;
 import org.ostendum.core.procedure.GateOutcome;
 import org.ostendum.core.procedure.Procedure;
-import org.ostendum.core.wiring.School;
 import org.springframework.stereotype.Service;
 
 /** Begins the charge after a test, so that it stands in the list of jobs and on the tester's own page. The gates are those of any charge. */
@@ -37,14 +36,9 @@ class Recharges implements Recharge {
                         .allMatch(gate -> letsThrough(offer.procedure(), gate.getKey(), gate.getValue()));
         if (free) {
             beginning.begin(
-                    offer.procedure(),
-                    battery,
-                    null,
-                    offer.choice(),
-                    offer.situation(),
+                    JobToBegin.plain(offer.procedure(), battery, offer.choice(), offer.situation(), List.of()),
                     person,
-                    List.of(),
-                    School.LEAST);
+                    List.of());
         }
     }
 

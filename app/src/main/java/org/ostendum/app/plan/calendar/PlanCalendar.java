@@ -38,7 +38,7 @@ final class PlanCalendar {
         calendar.add(new ProdId("-//Ostendum//Plan//EN"));
         calendar.add(ImmutableVersion.VERSION_2_0);
         calendar.add(ImmutableCalScale.GREGORIAN);
-        uids(plan.jobs()).forEach((job, uid) -> {
+        uids(plan.plan().jobs()).forEach((job, uid) -> {
             if (SHOWN.contains(job.what()) && told.and(plan.allowed()).test(job)) {
                 calendar.add(event(job, uid, (int) plan.number(), stamp, words));
             }

@@ -18,6 +18,8 @@ import org.ostendum.app.inventory.MachineKind;
 import org.ostendum.app.inventory.Machines;
 import org.ostendum.app.inventory.Sizes;
 import org.ostendum.app.ledger.Ledger;
+import org.ostendum.app.plan.hours.Hours;
+import org.ostendum.app.plan.hours.WeekHours;
 import org.ostendum.core.battery.CaseSize;
 import org.ostendum.core.battery.Duty;
 import org.ostendum.core.event.BatteryEvent;

@@ -10,6 +10,8 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.ostendum.app.people.People;
 import org.ostendum.app.people.Trainings;
+import org.ostendum.app.plan.hours.Hours;
+import org.ostendum.app.plan.hours.WeekHours;
 import org.ostendum.app.plan.house.Mishap.Kind;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.plan.room.Span;

@@ -17,6 +17,7 @@ import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.RecentCharges;
 import org.ostendum.app.plan.house.Mishap.Kind;
+import org.ostendum.app.plan.weights.PlanWeights;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.charge.Tariff;
 import org.ostendum.core.plan.Plan;

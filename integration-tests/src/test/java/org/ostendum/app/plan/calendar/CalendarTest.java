@@ -99,7 +99,7 @@ class CalendarTest extends JobsTest {
     @Test
     void aRoomHasACalendarOfItsOwn() throws Exception {
         InForce plan = inForce();
-        List<PlanJob> jobs = plan.jobs();
+        List<PlanJob> jobs = plan.plan().jobs();
         Set<PlanJob> told = new HashSet<>();
         for (Rooms.RoomName room : rooms.names()) {
             CalendarFeeds.Feed feed =
@@ -118,7 +118,7 @@ class CalendarTest extends JobsTest {
     @Test
     void whatTheStateNoLongerAllowsLeavesTheCalendar() throws Exception {
         InForce plan = inForce();
-        PlanJob charge = plan.jobs().stream()
+        PlanJob charge = plan.plan().jobs().stream()
                 .filter(job -> job.what() == Task.CHARGE
                         && job.start().isAfter(now)
                         && plan.allowed().test(job))
@@ -126,7 +126,7 @@ class CalendarTest extends JobsTest {
                         && !states.stateOf(battery(job.battery())).full().isYes())
                 .findFirst()
                 .orElseThrow();
-        String uid = "UID:" + PlanCalendar.uids(plan.jobs()).get(charge);
+        String uid = "UID:" + PlanCalendar.uids(plan.plan().jobs()).get(charge);
         String token = feeds.add(tomsId, true, null, now);
         assertThat(told(token)).contains(uid);
         Battery unfit = battery(charge.battery());

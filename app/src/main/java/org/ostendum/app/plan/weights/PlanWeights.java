@@ -1,4 +1,4 @@
-package org.ostendum.app.plan.house;
+package org.ostendum.app.plan.weights;
 
 import static org.ostendum.app.db.jooq.Tables.PLAN_WEIGHT;
 

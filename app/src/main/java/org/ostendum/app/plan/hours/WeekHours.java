@@ -1,4 +1,4 @@
-package org.ostendum.app.plan.house;
+package org.ostendum.app.plan.hours;
 
 import java.time.DayOfWeek;
 import java.time.Instant;
@@ -23,7 +23,7 @@ public record WeekHours(long id, long ofId, DayOfWeek day, LocalTime from, Local
     public static final long OF_HOUSE = 0;
 
     /** @return its stretches that touch a time, by their date in the zone */
-    List<Dated> within(Instant start, Instant end, ZoneId zone) {
+    public List<Dated> within(Instant start, Instant end, ZoneId zone) {
         List<Dated> dated = new ArrayList<>();
         LocalDate last = LocalDate.ofInstant(end, zone);
         for (LocalDate date = LocalDate.ofInstant(start, zone).minusDays(1);

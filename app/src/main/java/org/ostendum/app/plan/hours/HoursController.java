@@ -1,4 +1,4 @@
-package org.ostendum.app.plan;
+package org.ostendum.app.plan.hours;
 
 import java.time.DayOfWeek;
 import java.time.LocalTime;
@@ -14,8 +14,6 @@ import org.ostendum.app.form.TypedForm;
 import org.ostendum.app.inventory.Machines;
 import org.ostendum.app.page.NotFound;
 import org.ostendum.app.people.People;
-import org.ostendum.app.plan.house.Hours;
-import org.ostendum.app.plan.house.WeekHours;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;
 import org.springframework.http.HttpStatus;

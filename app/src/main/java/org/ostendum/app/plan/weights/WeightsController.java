@@ -1,14 +1,17 @@
-package org.ostendum.app.plan;
+package org.ostendum.app.plan.weights;
 
+import java.time.Instant;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.form.Faults;
 import org.ostendum.app.form.PlainNumber;
 import org.ostendum.app.form.TypedForm;
-import org.ostendum.app.plan.house.PlanWeights;
+import org.ostendum.app.plan.PlannedJobs;
+import org.ostendum.app.plan.PlannedJobs.InForce;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.plan.Plan;
@@ -28,13 +31,11 @@ class WeightsController {
     private static final double MOST = 100_000;
 
     private final PlanWeights weights;
-    private final PlanRuns runs;
-    private final Planning planning;
+    private final PlannedJobs planned;
 
-    WeightsController(PlanWeights weights, PlanRuns runs, Planning planning) {
+    WeightsController(PlanWeights weights, PlannedJobs planned) {
         this.weights = weights;
-        this.runs = runs;
-        this.planning = planning;
+        this.planned = planned;
     }
 
     /**
@@ -49,23 +50,23 @@ class WeightsController {
     @GetMapping("/plan/weights")
     String weights(Words words, Model page) {
         Map<Term, Double> kept = weights.all();
-        TypedForm form = TypedForm.of(words);
-        List<Line> lines = List.of(Term.values()).stream()
-                .map(term -> line(term, PlainNumber.say(kept.getOrDefault(term, term.usualWeight()))))
-                .toList();
-        return show(lines, form, page);
+        List<Line> lines = lines(term -> PlainNumber.say(kept.getOrDefault(term, term.usualWeight())), words.now());
+        return show(lines, TypedForm.of(words), page);
     }
 
-    private Line line(Term term, String typed) {
-        Optional<Plan> plan = planning.inForce().flatMap(run -> runs.plan(run.id()));
-        return new Line(
-                term,
-                typed,
-                PlainNumber.say(term.usualWeight()),
-                plan.flatMap(p -> p.terms().stream()
+    private List<Line> lines(Function<Term, String> typed, Instant now) {
+        List<TermCost> costs =
+                planned.inForce(now).map(InForce::plan).map(Plan::terms).orElse(List.of());
+        return Arrays.stream(Term.values())
+                .map(term -> new Line(
+                        term,
+                        typed.apply(term),
+                        PlainNumber.say(term.usualWeight()),
+                        costs.stream()
                                 .filter(cost -> cost.term() == term)
-                                .findFirst())
-                        .orElse(null));
+                                .findFirst()
+                                .orElse(null)))
+                .toList();
     }
 
     private static String show(List<Line> lines, TypedForm form, Model page) {
@@ -84,9 +85,7 @@ class WeightsController {
             wanted.put(term, form.get(term.word()).isEmpty() ? term.usualWeight() : form.number(term.word(), 0, MOST));
         }
         if (!form.isSound()) {
-            List<Line> lines = List.of(Term.values()).stream()
-                    .map(term -> line(term, form.get(term.word())))
-                    .toList();
+            List<Line> lines = lines(term -> form.get(term.word()), words.now());
             return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(lines, form, page), page);
         }
         weights.keep(wanted, person.id(), words.now());

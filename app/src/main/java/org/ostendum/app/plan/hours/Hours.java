@@ -1,4 +1,4 @@
-package org.ostendum.app.plan.house;
+package org.ostendum.app.plan.hours;
 
 import static org.ostendum.app.db.jooq.Tables.MACHINE_HOURS;
 import static org.ostendum.app.db.jooq.Tables.OPEN_HOURS;

@@ -1,4 +1,4 @@
-package org.ostendum.app.plan;
+package org.ostendum.app.plan.hours;
 
 import java.time.DayOfWeek;
 import java.time.LocalTime;
@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.plan.house.WeekHours;
 
 /**
  * The same hours on several days.
