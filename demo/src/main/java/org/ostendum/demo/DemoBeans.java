@@ -24,6 +24,7 @@ public final class DemoBeans implements ApplicationContextInitializer<GenericApp
             DemoLastDays.class,
             DemoLifting.class,
             DemoNewcomer.class,
+            DemoFlatCar.class,
             DemoPlan.class,
             DemoRepairs.class,
             DemoSafety.class,

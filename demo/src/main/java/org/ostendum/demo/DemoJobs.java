@@ -131,9 +131,9 @@ class DemoJobs {
     /** A car that stood flat is lifted group by group with a small charger. */
     private void packWoken() {
         say(
-                begin("recover", "G-14", "ines"),
+                begin("recover", DemoFlatCar.BATTERY, "ines"),
                 "ines",
-                List.of(At.done("volts", "37.2"), At.done("whole", "whole"), At.done("way", "groups")));
+                List.of(At.done("volts", "26.4"), At.done("whole", "whole"), At.done("way", "groups")));
     }
 
     /** Cell 14 of T-11 is measured again and marked; the permit for it is signed, the drill lies ready. */

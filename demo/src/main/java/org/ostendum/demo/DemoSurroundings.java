@@ -12,6 +12,7 @@ class DemoSurroundings {
     private final DemoJobs jobs;
     private final DemoDevices devices;
     private final DemoNewcomer newcomer;
+    private final DemoFlatCar flatCar;
     private final DemoComplaint complaint;
     private final DemoCapacity capacity;
     private final DemoStorage storage;
@@ -26,6 +27,7 @@ class DemoSurroundings {
             DemoJobs jobs,
             DemoDevices devices,
             DemoNewcomer newcomer,
+            DemoFlatCar flatCar,
             DemoComplaint complaint,
             DemoCapacity capacity,
             DemoStorage storage,
@@ -38,6 +40,7 @@ class DemoSurroundings {
         this.jobs = jobs;
         this.devices = devices;
         this.newcomer = newcomer;
+        this.flatCar = flatCar;
         this.complaint = complaint;
         this.capacity = capacity;
         this.storage = storage;
@@ -52,6 +55,7 @@ class DemoSurroundings {
 
     void afterTheYear(Known known) {
         newcomer.add(known.persons(), known.models());
+        flatCar.found(known.persons());
         repairs.fill();
         complaint.fill();
         storage.fill();

@@ -3,7 +3,6 @@ package org.ostendum.app.battery;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.capacity.CapacityTests;
 import org.ostendum.app.complaint.Complaints;
 import org.ostendum.app.event.LogForm;
 import org.ostendum.app.event.LogReading;
@@ -37,7 +36,7 @@ class BatteryController {
     private final BatteryRecord batteryRecord;
     private final PlannedJobs planned;
     private final Complaints complaints;
-    private final CapacityTests tests;
+    private final BatteryButtons buttons;
     private final Storing storing;
     private final Photos photos;
 
@@ -47,7 +46,7 @@ class BatteryController {
             BatteryRecord batteryRecord,
             PlannedJobs planned,
             Complaints complaints,
-            CapacityTests tests,
+            BatteryButtons buttons,
             Storing storing,
             Photos photos) {
         this.views = views;
@@ -55,7 +54,7 @@ class BatteryController {
         this.batteryRecord = batteryRecord;
         this.planned = planned;
         this.complaints = complaints;
-        this.tests = tests;
+        this.buttons = buttons;
         this.storing = storing;
         this.photos = photos;
     }
@@ -71,24 +70,24 @@ class BatteryController {
         page.addAttribute("place", "fleet");
         BatteryViews.BatteryView view = views.view(battery, words);
         page.addAttribute("view", view);
-        page.addAttribute("pictures", view.last() == null ? List.of() : photos.of(round(view.last())));
-        page.addAttribute(
-                "complaint",
-                view.state().complainedOf() == null
-                        ? null
-                        : complaints.openOf(battery.id()).orElse(null));
-        page.addAttribute("stored", storing.lineOf(battery).orElse(null));
-        page.addAttribute(
-                "test",
-                view.state().inHand() == null
-                        ? null
-                        : tests.openOf(battery.id()).orElse(null));
-        page.addAttribute("planned", planned.ofBattery(battery.code(), words.now(), PLANNED_TOLD));
+        page.addAttribute("around", around(view, words));
         page.addAttribute("form", form);
         page.addAttribute("faults", faults);
         page.addAttribute("kinds", EntryKind.BY_HAND);
         page.addAttribute("endings", LogForm.ENDINGS);
         return "battery/battery";
+    }
+
+    private Around around(BatteryViews.BatteryView view, Words words) {
+        Battery battery = view.battery();
+        return new Around(
+                view.last() == null ? List.of() : photos.of(round(view.last())),
+                view.state().complainedOf() == null
+                        ? null
+                        : complaints.openOf(battery.id()).orElse(null),
+                storing.lineOf(battery).orElse(null),
+                planned.ofBattery(battery.code(), words.now(), PLANNED_TOLD),
+                buttons.of(view, words));
     }
 
     private static Photos.Of round(ClosedRound round) {

@@ -156,10 +156,10 @@ class BatteryViews {
             return NextThings.moreUrgent(things, verdict()).orElse(null);
         }
 
-        /** @return the first thing for which there is a job; null for none */
+        /** @return the first thing that is done on a page of its own; null for none */
         public @Nullable NextThing firstJob() {
             return things.stream()
-                    .filter(thing -> thing.procedure() != null)
+                    .filter(thing -> jobAt(thing) != null)
                     .findFirst()
                     .orElse(null);
         }

@@ -15,7 +15,7 @@ import org.springframework.stereotype.Component;
 
 /** What must hold before caps come off for a round. */
 @Component
-class RoundGates {
+public class RoundGates {
     /** The job that a lead goes through the gates with; while it is under way, rounds can be begun. */
     static final String ALL_THE_SAME = "round-after-water";
 
@@ -31,7 +31,8 @@ class RoundGates {
         return job.isOpen() && job.procedureId().equals(ALL_THE_SAME);
     }
 
-    List<GateLine> shut(Battery battery, Person person, Words words) {
+    /** @return the gates that stand against a round now, those of its room and of the person among them */
+    public List<GateLine> shut(Battery battery, Person person, Words words) {
         if (jobs.ofBattery(battery.id(), 1).stream().anyMatch(RoundGates::opens)) {
             return List.of();
         }

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.ostendum.core.judge.Message;
 import org.ostendum.core.plan.check.Breach;
 import org.ostendum.core.plan.check.HardRule;
 import org.ostendum.core.plan.make.BrokenPlan;
@@ -112,6 +113,28 @@ class PlanMakerTest {
         assertThat(plan().unmet())
                 .extracting(un -> un.why().key())
                 .containsExactlyInAnyOrder("plan.unmet.too-small", "plan.unmet.none-fits");
+    }
+
+    /** One battery helps one truck: each that goes without is told of another, as far as there are others. */
+    @Test
+    void whoGoesWithoutIsToldOfABatteryThatNoTruckBeforeWaitsFor() {
+        for (int i = 1; i <= 4; i++) {
+            room.with(SmallRoom.battery("B" + i, 300));
+        }
+        for (int i = 3; i <= 5; i++) {
+            room.machines.add(SmallRoom.truck("F" + i, null, 6, 14));
+        }
+        List<Message> why = plan().unmet().stream()
+                .filter(un -> "mon".equals(un.shift()) && un.machine().startsWith("F"))
+                .map(Plan.Unmet::why)
+                .toList();
+        assertThat(why).hasSize(5);
+        assertThat(why.subList(0, 4)).extracting(Message::key).containsOnly("plan.unmet.late");
+        assertThat(why.subList(0, 4))
+                .extracting(message -> message.arguments().get(0))
+                .doesNotHaveDuplicates();
+        assertThat(why.get(4).key()).isEqualTo("plan.unmet.late-after");
+        assertThat(why.get(4).arguments().get(2)).isEqualTo("F1");
     }
 
     @Test

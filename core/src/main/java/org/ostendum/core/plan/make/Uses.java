@@ -27,6 +27,8 @@ final class Uses {
     private final Map<String, String> inMachine;
     private final Map<String, Long> machineFree = new HashMap<>();
     private final Map<String, Standing> standings = new HashMap<>();
+    /** Machines that go without until a battery is ready, by that. */
+    private final Map<String, String> awaited = new HashMap<>();
 
     Uses(Draft draft) {
         this.draft = draft;
@@ -177,6 +179,7 @@ final class Uses {
     private void worked(PlanMachine machine, Shift shift, String battery) {
         inMachine.values().remove(battery);
         inMachine.put(machine.code(), battery);
+        awaited.remove(battery);
         long end = resources.seconds(shift.end());
         machineFree.put(machine.code(), end);
         Standing standing = of(battery);
@@ -191,17 +194,35 @@ final class Uses {
         if (fit.isEmpty()) {
             return noneFits(machine, shift);
         }
-        long start = resources.seconds(shift.start());
-        Optional<PoolBattery> next = fit.stream()
+        List<PoolBattery> soonest = fit.stream()
                 .filter(battery -> of(battery.code()).ready != null)
-                .min(Comparator.comparing(battery -> Objects.requireNonNull(of(battery.code()).ready)));
-        if (next.isEmpty()) {
+                .sorted(Comparator.comparing(battery -> Objects.requireNonNull(of(battery.code()).ready)))
+                .toList();
+        if (soonest.isEmpty()) {
             return Message.of("plan.unmet.none-charged", fit.size());
         }
-        long ready = Objects.requireNonNull(of(next.get().code()).ready);
-        return ready > start
-                ? Message.of("plan.unmet.late", next.get().code(), resources.instant(ready))
-                : Message.of("plan.unmet.nobody", next.get().code());
+        String next = soonest.stream()
+                .map(PoolBattery::code)
+                .filter(code -> !isAwaitedBefore(code, machine))
+                .findFirst()
+                .orElse(soonest.get(0).code());
+        long ready = Objects.requireNonNull(of(next).ready);
+        return ready > resources.seconds(shift.start())
+                ? late(next, resources.instant(ready), machine)
+                : Message.of("plan.unmet.nobody", next);
+    }
+
+    /** One battery helps one machine: whoever goes without is told of another than the machine before. */
+    private boolean isAwaitedBefore(String battery, PlanMachine machine) {
+        return !awaited.getOrDefault(battery, machine.code()).equals(machine.code());
+    }
+
+    private Message late(String battery, Instant ready, PlanMachine machine) {
+        if (isAwaitedBefore(battery, machine)) {
+            return Message.of("plan.unmet.late-after", battery, ready, Objects.requireNonNull(awaited.get(battery)));
+        }
+        awaited.put(battery, machine.code());
+        return Message.of("plan.unmet.late", battery, ready);
     }
 
     private Message noneFits(PlanMachine machine, Shift shift) {
