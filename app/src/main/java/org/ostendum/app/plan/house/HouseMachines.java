@@ -9,6 +9,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -28,6 +29,7 @@ import org.ostendum.core.plan.ExpectedWork;
 import org.ostendum.core.plan.room.PlanMachine;
 import org.ostendum.core.plan.room.Shift;
 import org.ostendum.core.plan.room.Span;
+import org.ostendum.core.state.BatteryState;
 import org.springframework.stereotype.Component;
 
 /** Machines of the house with what they need: hours as people have said, ampere-hours as they have been usual. */
@@ -54,17 +56,21 @@ class HouseMachines {
         this.zone = zone;
     }
 
-    List<PlanMachine> machines(Collection<Battery> batteries, Instant from, Instant until, List<Mishap> mishaps) {
+    /** @param states of the batteries, by their ids */
+    List<PlanMachine> machines(
+            Collection<Battery> batteries,
+            Map<Long, BatteryState> states,
+            Instant from,
+            Instant until,
+            List<Mishap> mishaps) {
         Map<Long, List<WeekHours>> week = hours.ofMachines().stream().collect(Collectors.groupingBy(WeekHours::ofId));
-        Map<Long, Battery> inMachine = batteries.stream()
-                .filter(battery -> battery.machineId() != null)
-                .collect(Collectors.toMap(Battery::machineId, battery -> battery, (a, b) -> a));
+        Map<String, Battery> inMachine = inMachine(batteries, states);
         Map<Long, CaseSize> models = sizes.ofModels();
         Map<Long, CaseSize> bays = sizes.ofBays();
         Map<Integer, ExpectedWork> expected = new HashMap<>();
         List<PlanMachine> all = new ArrayList<>();
         for (Machine machine : machines.all()) {
-            Battery battery = inMachine.get(machine.id());
+            Battery battery = inMachine.get(machine.code());
             @Nullable Integer volts = volts(machine, battery);
             boolean fixed = isFixed(machine, battery);
             if (volts == null || (fixed && battery == null)) {
@@ -91,6 +97,24 @@ class HouseMachines {
                     shifts));
         }
         return all;
+    }
+
+    /** A change that somebody is at is as good as made: the battery that is being fetched is the machine's, the old one is not. */
+    private static Map<String, Battery> inMachine(Collection<Battery> batteries, Map<Long, BatteryState> states) {
+        Map<String, Battery> inMachine = new HashMap<>();
+        for (Battery battery : batteries) {
+            if (battery.machineCode() != null) {
+                inMachine.putIfAbsent(battery.machineCode(), battery);
+            }
+        }
+        for (Battery battery : batteries) {
+            String promised = Objects.requireNonNull(states.get(battery.id())).promisedTo();
+            if (promised != null) {
+                inMachine.values().remove(battery);
+                inMachine.put(promised, battery);
+            }
+        }
+        return inMachine;
     }
 
     /** What nobody has measured is not refused, and neither is the one that is in it already. */

@@ -99,7 +99,7 @@ public class HouseProblem {
                 .filter(battery -> isPlanned(Objects.requireNonNull(states.get(battery.id()))))
                 .toList();
         List<RoomPlan> plans = chargers.plans();
-        List<PlanMachine> needs = machines.machines(all, from, until, wrong);
+        List<PlanMachine> needs = machines.machines(all, states, from, until, wrong);
         List<Pairing> pairs = chargers.pairings(all, states, plans, book).stream()
                 .filter(pair -> wrong.stream().noneMatch(mishap -> mishap.forbids(pair.battery(), pair.charger())))
                 .toList();
