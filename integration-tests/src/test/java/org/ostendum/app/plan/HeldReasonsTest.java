@@ -7,6 +7,7 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Objects;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.job.JobsTest;
@@ -21,6 +22,7 @@ import org.ostendum.core.equalise.EqualiseProposal;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.measure.CellReading;
 import org.ostendum.core.measure.Coverage;
+import org.ostendum.core.measure.Level;
 import org.ostendum.core.measure.Round;
 import org.ostendum.core.measure.RoundState;
 import org.ostendum.core.plan.Plan;
@@ -82,22 +84,42 @@ class HeldReasonsTest extends JobsTest {
                 .contains("Under current it would get hot");
     }
 
+    private void read(Battery battery, Duration ago, @Nullable Level level) {
+        List<CellReading> readings = IntStream.rangeClosed(
+                        1, battery.type().model().cells())
+                .mapToObj(cell -> new CellReading(
+                        cell, SpecificGravity.ofPoints(1285), false, false, null, null, false, level, null))
+                .toList();
+        Round round = new Round(TestClock.now().minus(ago), RoundState.FULL_CHARGE, Celsius.of(25), readings);
+        record.record(
+                battery,
+                round,
+                Coverage.WHOLE,
+                people.byLogin("tom").orElseThrow().id());
+    }
+
+    /** It may go to work, but nobody puts it on a charger to equalise it before somebody has drawn off. */
+    @Test
+    void whatIsFullAndOverTheMarkIsNotPlannedToBeEqualised() {
+        Battery battery = own.full("HELD-3", "T-21");
+        read(battery, Duration.ofDays(90), Level.RIGHT);
+        assertThat(EqualiseProposal.of(states.stateOf(battery))).isPresent();
+        assertThat(HouseBatteries.mayHave(Task.EQUALISE, states.stateOf(battery)))
+                .isTrue();
+        read(battery, Duration.ofHours(1), Level.OVER);
+        assertThat(HouseBatteries.mayHave(Task.USE, states.stateOf(battery))).isTrue();
+        assertThat(HouseBatteries.mayHave(Task.EQUALISE, states.stateOf(battery)))
+                .isFalse();
+        planning.takeAtOnce(people.byLogin("maud").orElseThrow().id());
+        Plan plan = runs.plan(planning.inForce().orElseThrow().id()).orElseThrow();
+        assertThat(plan.jobs(Task.EQUALISE)).extracting(PlanJob::battery).doesNotContain(battery.code());
+    }
+
     /** It may not work, but it is read all the same: what the plan gives somebody to do is on his list. */
     @Test
     void whatIsPlannedForABatteryThatMayNotWorkIsOnSomebodysList() throws Exception {
         Battery battery = own.full("HELD-2", "T-21");
-        List<CellReading> readings = IntStream.rangeClosed(
-                        1, battery.type().model().cells())
-                .mapToObj(cell -> new CellReading(
-                        cell, SpecificGravity.ofPoints(1285), false, false, null, null, false, null, null))
-                .toList();
-        Round old =
-                new Round(TestClock.now().minus(Duration.ofDays(90)), RoundState.FULL_CHARGE, Celsius.of(25), readings);
-        record.record(
-                battery,
-                old,
-                Coverage.WHOLE,
-                people.byLogin("tom").orElseThrow().id());
+        read(battery, Duration.ofDays(90), null);
         assertThat(EqualiseProposal.of(states.stateOf(battery))).isPresent();
         assertThat(HouseBatteries.mayHave(Task.TEST, states.stateOf(battery))).isTrue();
         tom.ask(multipart("/batteries/" + battery.code() + "/defect").param("kind", "WORN_PLUG"));

@@ -59,7 +59,9 @@ public final class HouseBatteries {
      */
     public static boolean mayHave(Task what, BatteryState state) {
         return switch (what) {
-            case ROUND, WASH -> isInReach(state);
+            // Water floats on top until a charge has mixed it in: until then nothing is read.
+            case ROUND -> isInReach(state) && !state.mixed().isNo();
+            case WASH -> isInReach(state);
             // What is over the mark is drawn off, and bare plates are covered and charged, before anybody fills it.
             case WATER ->
                 isInReach(state)
@@ -70,7 +72,9 @@ public final class HouseBatteries {
                         && !mayNotCharge(state)
                         && state.defects().stream()
                                 .noneMatch(defect -> defect.kind().shutsCharge());
-            case USE, CHARGE, COOL, CHANGE, EQUALISE -> !isHeld(state);
+            // A full one that is kept from charge goes to work first; nobody puts it on a charger as it is.
+            case EQUALISE -> !isHeld(state) && (state.isCharging() || !state.isKeptFromCharge());
+            case USE, CHARGE, COOL, CHANGE -> !isHeld(state);
         };
     }
 

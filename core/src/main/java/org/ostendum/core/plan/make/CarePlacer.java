@@ -26,19 +26,47 @@ final class CarePlacer {
         this.resources = draft.resources;
     }
 
-    private record Wanted(PoolBattery battery, Due due) {}
+    /** @param by when it has its turn to be placed */
+    private record Wanted(PoolBattery battery, Due due, Instant by) {
+        /** Water thins what is read: a round that falls due before the battery is watered has its turn before that. */
+        static Wanted of(PoolBattery battery, Due due) {
+            Instant by = due.what() == Task.ROUND
+                    ? battery.due().stream()
+                            .filter(other -> other.what() == Task.WATER)
+                            .map(Due::until)
+                            .filter(water ->
+                                    water.isBefore(due.until()) && !due.from().isAfter(water))
+                            .min(Comparator.naturalOrder())
+                            .orElse(due.until())
+                    : due.until();
+            return new Wanted(battery, due, by);
+        }
+    }
 
-    /** A stretch in which a battery stands with nothing to do. */
-    private record Idle(long start, long end, boolean full) {}
+    /**
+     * A stretch in which a battery stands with nothing to do.
+     *
+     * @param watered since its last charge: what floats on top would be read
+     * @param readLater before its next charge
+     */
+    private record Idle(long start, long end, boolean full, boolean watered, boolean readLater) {
+        boolean suits(Task what) {
+            return switch (what) {
+                case WATER -> full && !readLater;
+                case ROUND -> full && !watered;
+                default -> full || !what.wantsFull();
+            };
+        }
+    }
 
     /** What is due first comes first; equalising before all, for readings and water come after it. */
     void place() {
         List<Wanted> wanted = new ArrayList<>();
-        draft.problem.batteries().forEach(battery -> battery.due()
-                .forEach(due -> wanted.add(new Wanted(battery, due))));
+        draft.problem.batteries().forEach(battery -> battery.due().forEach(due -> wanted.add(Wanted.of(battery, due))));
         wanted.sort(Comparator.comparing((Wanted w) -> w.due().what() != Task.EQUALISE)
-                .thenComparing(w -> w.due().until())
+                .thenComparing(Wanted::by)
                 .thenComparing(w -> w.battery().code())
+                .thenComparing(w -> w.due().what() == Task.WATER)
                 .thenComparing(w -> w.due().what()));
         for (Wanted w : wanted) {
             Optional<PlanJob> pinned = pinned(w);
@@ -93,7 +121,7 @@ final class CarePlacer {
         long lasts = 60L * w.due().minutes();
         long notBefore = resources.seconds(w.due().from());
         for (Idle idle : idle(w.battery())) {
-            if (w.due().what().wantsFull() && !idle.full()) {
+            if (!idle.suits(w.due().what())) {
                 continue;
             }
             Optional<Resources.Hand> hand = resources.first(
@@ -115,17 +143,29 @@ final class CarePlacer {
         List<Idle> idle = new ArrayList<>();
         long at = battery.coolUntil() == null ? 0 : Math.max(0, resources.seconds(battery.coolUntil()));
         boolean full = battery.missingAh() == 0;
-        for (PlanJob job : jobsOf(battery)) {
+        boolean watered = false;
+        List<PlanJob> jobs = jobsOf(battery);
+        for (int i = 0; i < jobs.size(); i++) {
+            PlanJob job = jobs.get(i);
             long start = resources.seconds(job.start());
             if (start > at) {
-                idle.add(new Idle(at, start, full));
+                idle.add(new Idle(at, start, full, watered, isReadBeforeACharge(jobs.subList(i, jobs.size()))));
             }
             at = Math.max(at, resources.seconds(job.end()));
             boolean emptied = job.what() == Task.USE || job.isOnBench();
             full = !emptied && (full || job.what() == Task.CHARGE);
+            watered = job.what() != Task.CHARGE && (watered || job.what() == Task.WATER);
         }
-        idle.add(new Idle(at, Math.max(at, resources.until()), full));
+        idle.add(new Idle(at, Math.max(at, resources.until()), full, watered, false));
         return idle;
+    }
+
+    private static boolean isReadBeforeACharge(List<PlanJob> ahead) {
+        return ahead.stream()
+                .filter(job -> job.what() == Task.ROUND || job.what() == Task.CHARGE)
+                .findFirst()
+                .filter(job -> job.what() == Task.ROUND)
+                .isPresent();
     }
 
     /** Full at its beginning, charged again at once after it, and cool before it works. */
