@@ -123,10 +123,13 @@ class BatteryButtons {
     }
 
     private static Button round(BatteryViews.BatteryView view, List<GateLine> shut, Words words) {
-        String note = shut.isEmpty()
-                ? words.text("battery.take-round.note", view.minutesForRound())
-                : words.text(
-                        "battery.take-round.shut", Objects.toString(shut.get(0).why(), ""));
+        @Nullable String note = null;
+        if (!shut.isEmpty()) {
+            note = words.text(
+                    "battery.take-round.shut", Objects.toString(shut.get(0).why(), ""));
+        } else if (view.things().isEmpty()) {
+            note = words.text("battery.take-round.note", view.minutesForRound());
+        }
         return new Button(words.text("battery.take-round"), note, at(view) + "/round");
     }
 }
