@@ -25,8 +25,6 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class BatteryButtons {
-    private static final int OF_LATE = 12;
-
     private final Jobs jobs;
     private final SiteProcedures procedures;
     private final CapacityTests tests;
@@ -62,7 +60,7 @@ class BatteryButtons {
         }
         @Nullable Button big = all.isEmpty() ? null : all.remove(0);
         if (mayTakeRound(view, words.person())) {
-            List<GateLine> shut = gates.shut(view.battery(), words.person(), words);
+            List<GateLine> shut = gates.shut(view.battery(), view.state(), words.person(), words);
             Button round = round(view, shut, words);
             if (big == null && view.things().isEmpty() && shut.isEmpty()) {
                 big = round;
@@ -88,9 +86,7 @@ class BatteryButtons {
                     view.battery().type().model().cells());
             under.add(new Button(words.text("battery.go-on"), note, at(view) + "/round"));
         }
-        List<Job> open = jobs.ofBattery(view.battery().id(), OF_LATE).stream()
-                .filter(Job::isOpen)
-                .toList();
+        List<Job> open = jobs.openOf(view.battery().id());
         Map<String, String> titles = open.isEmpty() ? Map.of() : procedures.titles(words);
         for (Job job : open) {
             String holder = JobRunning.run(job, jobs.events(job.id())).holder();

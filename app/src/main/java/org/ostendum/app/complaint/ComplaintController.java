@@ -11,6 +11,7 @@ import org.ostendum.app.words.Words;
 import org.ostendum.core.complaint.Cause;
 import org.ostendum.core.complaint.Complaint;
 import org.ostendum.core.complaint.Look;
+import org.ostendum.core.complaint.WorkUp;
 import org.ostendum.core.people.Person;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -71,7 +72,8 @@ class ComplaintController {
     String workUp(@PathVariable long id, Model page) {
         Said said = said(id);
         page.addAttribute("place", "jobs");
-        page.addAttribute("view", new WorkUpView(said, workUps.workUp(said), complaints.onRecord(id)));
+        WorkUp workUp = workUps.workUp(said);
+        page.addAttribute("view", new WorkUpView(said, workUp, workUp.next().orElse(null), complaints.onRecord(id)));
         return "complaint/work-up";
     }
 

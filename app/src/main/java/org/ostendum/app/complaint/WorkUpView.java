@@ -9,15 +9,11 @@ import org.ostendum.core.complaint.WorkUp;
 /**
  * A complaint on the way to its cause.
  *
+ * @param next the look that tells most for its time; null where none tells enough any more
  * @param onRecord looks that the state of the battery answered, so that nobody went
  */
-record WorkUpView(Said said, WorkUp workUp, List<Look> onRecord) {
+record WorkUpView(Said said, WorkUp workUp, @Nullable Look next, List<Look> onRecord) {
     private static final int OTHERS_TOLD = 5;
-
-    /** @return the look that tells most for its time; null where none tells enough any more */
-    public @Nullable Look next() {
-        return workUp.next().orElse(null);
-    }
 
     /** @return those that tell most after it */
     public List<WorkUp.Worth> others() {

@@ -119,6 +119,13 @@ public class Jobs {
         return select(JOB.OPEN_KEY.isNotNull()).orderBy(JOB.ID).fetch(Jobs::job);
     }
 
+    /** @return the open jobs of a battery, the newest first */
+    public List<Job> openOf(long batteryId) {
+        return select(JOB.BATTERY_ID.eq(batteryId).and(JOB.OPEN_KEY.isNotNull()))
+                .orderBy(JOB.ID.desc())
+                .fetch(Jobs::job);
+    }
+
     /** @return the open job of one procedure on a battery */
     public Optional<Long> openOf(String procedure, long batteryId) {
         return sql.select(JOB.ID)

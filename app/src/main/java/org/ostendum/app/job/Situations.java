@@ -82,6 +82,21 @@ public class Situations {
 
     /** @param machine the battery is to go into; null for none */
     public Situation of(Training needed, @Nullable Battery battery, @Nullable Machine machine, Person person) {
+        @Nullable BatteryState state = battery == null ? null : batteryStates.stateOf(battery);
+        return of(needed, battery, state, machine, person);
+    }
+
+    /** The same of a battery whose state is at hand already. */
+    public Situation inState(Training needed, Battery battery, BatteryState state, Person person) {
+        return of(needed, battery, state, null, person);
+    }
+
+    private Situation of(
+            Training needed,
+            @Nullable Battery battery,
+            @Nullable BatteryState state,
+            @Nullable Machine machine,
+            Person person) {
         return new Situation(
                 batteryStates.instant(),
                 zone,
@@ -89,7 +104,7 @@ public class Situations {
                 needed,
                 trainings.of(person.id()),
                 stations(roomOf(battery)),
-                battery == null ? null : subject(battery),
+                battery == null || state == null ? null : subject(battery, state),
                 null,
                 machine == null ? null : target(machine));
     }
@@ -107,11 +122,8 @@ public class Situations {
                 .orElse(checked);
     }
 
-    private Subject subject(Battery battery) {
-        return subject(
-                battery,
-                batteryStates.stateOf(battery),
-                sizes.ofModels().get(battery.type().id()));
+    private Subject subject(Battery battery, BatteryState state) {
+        return subject(battery, state, sizes.ofModels().get(battery.type().id()));
     }
 
     /** @param size of its model; null where nobody has measured */

@@ -64,7 +64,7 @@ class RoundController {
         }
         BatteryState state = batteryStates.stateOf(battery);
         page.addAttribute("battery", battery);
-        page.addAttribute("shut", gates.shut(battery, person, words));
+        page.addAttribute("shut", gates.shut(battery, state, person, words));
         page.addAttribute("state", state.roundState());
         page.addAttribute("watered", state.mixed().isNo() ? state.water().watered() : null);
         return "round/begin";

@@ -4,13 +4,14 @@ import java.util.List;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.job.BatteryGatesOf;
 import org.ostendum.app.job.GateLine;
-import org.ostendum.app.job.Job;
 import org.ostendum.app.job.Jobs;
 import org.ostendum.app.job.Situations;
+import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;
 import org.ostendum.core.procedure.Situation;
 import org.ostendum.core.safety.Training;
+import org.ostendum.core.state.BatteryState;
 import org.springframework.stereotype.Component;
 
 /** What must hold before caps come off for a round. */
@@ -21,22 +22,25 @@ public class RoundGates {
 
     private final Situations situations;
     private final Jobs jobs;
+    private final BatteryStates states;
 
-    RoundGates(Situations situations, Jobs jobs) {
+    RoundGates(Situations situations, Jobs jobs, BatteryStates states) {
         this.situations = situations;
         this.jobs = jobs;
-    }
-
-    private static boolean opens(Job job) {
-        return job.isOpen() && job.procedureId().equals(ALL_THE_SAME);
+        this.states = states;
     }
 
     /** @return the gates that stand against a round now, those of its room and of the person among them */
     public List<GateLine> shut(Battery battery, Person person, Words words) {
-        if (jobs.ofBattery(battery.id(), 1).stream().anyMatch(RoundGates::opens)) {
+        return shut(battery, states.stateOf(battery), person, words);
+    }
+
+    /** @return the same, of a battery whose state is at hand already */
+    public List<GateLine> shut(Battery battery, BatteryState state, Person person, Words words) {
+        if (jobs.openOf(ALL_THE_SAME, battery.id()).isPresent()) {
             return List.of();
         }
-        Situation situation = situations.of(Training.BATTERY_CARE, battery, null, person);
+        Situation situation = situations.inState(Training.BATTERY_CARE, battery, state, person);
         return BatteryGatesOf.beforeRound(situation, words).stream()
                 .filter(GateLine::isShut)
                 .toList();
