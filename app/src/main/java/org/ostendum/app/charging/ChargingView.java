@@ -12,7 +12,6 @@ import org.ostendum.core.charge.TimeToFull;
 import org.ostendum.core.charger.Mismatch;
 import org.ostendum.core.device.AirStatus;
 import org.ostendum.core.device.ChargerStatus;
-import org.ostendum.core.equalise.EqualiseProposal;
 import org.ostendum.core.event.ChargeKind;
 import org.ostendum.core.gas.Gassing;
 import org.ostendum.core.judge.Message;
@@ -127,7 +126,4 @@ record ChargingView(
 
     /** One that may work, in its turn. */
     record ReadyLine(Battery battery, Instant since, RestOrder turn) {}
-
-    /** One to be equalised after its next charge. */
-    record EqualiseLine(Battery battery, EqualiseProposal proposal) {}
 }

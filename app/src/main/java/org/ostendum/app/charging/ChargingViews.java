@@ -12,7 +12,6 @@ import java.util.Objects;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.charging.ChargingView.CoolingLine;
-import org.ostendum.app.charging.ChargingView.EqualiseLine;
 import org.ostendum.app.charging.ChargingView.ReadyLine;
 import org.ostendum.app.charging.ChargingView.Running;
 import org.ostendum.app.draw.GasDrawing;
@@ -24,7 +23,6 @@ import org.ostendum.app.ledger.RecentCharges;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.change.RestOrder;
-import org.ostendum.core.equalise.EqualiseProposal;
 import org.ostendum.core.gas.GasBudget;
 import org.ostendum.core.room.RoomPlan;
 import org.ostendum.core.rulebook.RuleKey;
@@ -174,11 +172,8 @@ class ChargingViews {
 
     private List<EqualiseLine> equalise(List<Line> lines) {
         return lines.stream()
-                .flatMap(line ->
-                        EqualiseProposal.of(line.state())
-                                .map(proposal -> new EqualiseLine(line.battery(), proposal))
-                                .stream())
-                .sorted(Comparator.comparing(line -> line.proposal().reason()))
+                .flatMap(line -> EqualiseLine.of(line.battery(), line.state()).stream())
+                .sorted(EqualiseLine.IN_TURN)
                 .toList();
     }
 }

@@ -91,6 +91,8 @@ class WateringViews {
             COVER,
             DRAW_OFF,
             WATER,
+            /** It wants water, but is equalised and read first. */
+            EQUALISE_FIRST,
             /** It wants water, but readings come first, which water would thin. */
             READ_FIRST,
             /** It wants water, and is on charge: not before it is full. */
@@ -113,13 +115,15 @@ class WateringViews {
                 } else if (due == null || !due.isDue(state.asOf())) {
                     return NOTHING;
                 }
-                return before(state);
+                return before(state, next);
             }
 
             /** What has to be done before it can be watered. */
-            private static Wants before(BatteryState state) {
+            private static Wants before(BatteryState state, Set<NextStep> next) {
                 if (state.isCharging()) {
                     return CHARGING;
+                } else if (next.contains(NextStep.EQUALISE)) {
+                    return EQUALISE_FIRST;
                 } else if (state.full().isYes()) {
                     return READ_FIRST;
                 }

@@ -1,6 +1,7 @@
 package org.ostendum.core.next;
 
 import java.time.Instant;
+import org.ostendum.core.equalise.EqualiseProposal;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.rulebook.RuleKey;
@@ -43,6 +44,7 @@ final class CareThings {
             // What is put away goes by its look-ins and its latest charge, not by the calendar of work.
             return;
         }
+        equaliseDue();
         if (battery.model().kind().hasCaps()) {
             if (found.steps().stream().noneMatch(CareThings::endsInReadings)) {
                 roundDue(now);
@@ -51,6 +53,18 @@ final class CareThings {
         }
         testDue(now);
         found.due(battery.care().washed(), RuleKey.WASH_INTERVAL, NextStep.WASH, "next.wash.due", now);
+    }
+
+    /** By the calendar, straight after a full charge; what is found in its cells has spoken for itself, and goes first. */
+    private void equaliseDue() {
+        boolean goesFirst =
+                found.steps().contains(NextStep.REPAIR_CELL) || found.steps().contains(NextStep.LONG_CHARGE);
+        if (!battery.full().isYes() || goesFirst) {
+            return;
+        }
+        EqualiseProposal.of(battery)
+                .filter(proposal -> proposal.reason() == EqualiseProposal.Reason.CALENDAR)
+                .ifPresent(proposal -> found.add(NextStep.EQUALISE, Severity.WATCH, proposal.sentence()));
     }
 
     private static boolean endsInReadings(NextStep step) {

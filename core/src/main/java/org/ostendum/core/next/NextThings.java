@@ -92,12 +92,12 @@ public final class NextThings {
         if (battery.mixed().isNo()) {
             asked.removeIf(NextStep::isReading);
         }
-        // Readings come before water, which would thin the samples.
-        if (asked.contains(NextStep.TAKE_ROUND)) {
-            asked.remove(NextStep.WATER);
-        }
         if (battery.isKeptFromCharge()) {
             asked.removeIf(NextStep::isCharge);
+        }
+        // Equalising is not done on topped up cells, and water would thin the samples: both come before it.
+        if (asked.contains(NextStep.TAKE_ROUND) || asked.contains(NextStep.EQUALISE)) {
+            asked.remove(NextStep.WATER);
         }
         if (!battery.levels().over().isEmpty()) {
             asked.remove(NextStep.WATER);

@@ -54,7 +54,9 @@ class EqualiseTest {
     @Test
     void whereNoneIsOnRecordNobodyKnowsHowLongAgoItWas() {
         assertThat(propose(Told.nothing())).isEmpty();
-        EqualiseProposal proposal = EqualiseProposal.of(Told.inOrder().state()).orElseThrow();
+        EqualiseProposal proposal = EqualiseProposal.of(
+                        Told.nothing().worked(32, 150).charged(20, 168).state())
+                .orElseThrow();
         assertThat(proposal.sentence().key()).isEqualTo("equalise.unknown");
     }
 

@@ -64,6 +64,42 @@ class NextThingsTest {
         assertThat(steps(worked.charged(1, 66))).containsExactly(NextStep.EQUALISE);
     }
 
+    /** Nobody equalised it for more than a month: it is due as a round is, straight after its full charge, and before water. */
+    @Test
+    void whatTheCalendarEqualisesIsDueWhileItIsFull() {
+        Told due = Told.nothing()
+                .watered(30 * 24, 400)
+                .worked(31 * 24, 150)
+                .charged(31 * 24 - 10, 168)
+                .equalised(31 * 24 - 15)
+                .read(170, RoundState.FULL_CHARGE, 1285, 1284, 1286, 1285, 1284, 1285)
+                .worked(32, 150);
+        assertThat(steps(due)).doesNotContain(NextStep.EQUALISE, NextStep.WATER);
+        assertThat(things(due.charged(20, 168)))
+                .filteredOn(thing -> thing.step() == NextStep.EQUALISE)
+                .singleElement()
+                .satisfies(thing -> {
+                    assertThat(thing.severity()).isEqualTo(Severity.WATCH);
+                    assertThat(thing.reason()).isEqualTo(Message.of("equalise.calendar", 30, 30));
+                });
+        assertThat(due.state().waterDue())
+                .matches(water -> water.isDue(due.state().asOf()));
+        assertThat(steps(due)).doesNotContain(NextStep.WATER);
+        assertThat(steps(due.equalised(10))).doesNotContain(NextStep.EQUALISE).contains(NextStep.WATER);
+    }
+
+    /** What is over the mark is drawn off before a current goes through it, also a low one. */
+    @Test
+    void whatIsKeptFromChargeIsNotEqualisedByTheCalendar() {
+        Told over = Told.nothing()
+                .worked(32, 150)
+                .charged(20, 168)
+                .read(10, RoundState.FULL_CHARGE, Level.OVER, 1285, 1284, 1286, 1285, 1284, 1285);
+        assertThat(steps(over)).containsExactly(NextStep.DRAW_OFF);
+        assertThat(steps(over.and(new BatteryEvent.DrewOff(Told.hoursAgo(1), null, null))))
+                .containsExactly(NextStep.EQUALISE);
+    }
+
     @Test
     void barePlatesAreCoveredThenChargedThenFilled() {
         Told bare = Told.inOrder().worked(6, 150).looked(5, Level.RIGHT, Level.EXPOSED);
@@ -160,7 +196,8 @@ class NextThingsTest {
         Told full = Told.nothing()
                 .watered(480, 300)
                 .worked(40, 150)
-                .charged(20, 170)
+                .charged(24, 170)
+                .equalised(20)
                 .read(19, RoundState.FULL_CHARGE, 1285, 1284, 1286, 1285, 1284, 1285);
         assertThat(steps(full)).containsExactly(NextStep.WATER);
         assertThat(steps(full.worked(2, 20))).isEmpty();

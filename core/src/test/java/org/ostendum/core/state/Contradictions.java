@@ -63,6 +63,15 @@ public final class Contradictions {
             return true;
         }
 
+        boolean isShut(GateKey... keys) {
+            for (GateKey key : keys) {
+                if (gate(key) instanceof GateOutcome.Shut) {
+                    return true;
+                }
+            }
+            return false;
+        }
+
         /** The gates of putting on charge. */
         boolean mayCharge() {
             return isOpen(
@@ -108,6 +117,20 @@ public final class Contradictions {
             new Pair(
                     "not full / water it", s -> !s.state().full().isYes(), s -> s.asks(NextStep.WATER) || s.mayWater()),
             new Pair("read it / water it", s -> s.asks(NextStep.TAKE_ROUND), s -> s.asks(NextStep.WATER)),
+            new Pair("equalise it / water it", s -> s.asks(NextStep.EQUALISE), s -> s.asks(NextStep.WATER)),
+            new Pair(
+                    "equalise it / its gates are shut",
+                    s -> s.asks(NextStep.EQUALISE),
+                    s -> s.isShut(
+                            GateKey.COMMISSIONED,
+                            GateKey.UNDAMAGED,
+                            GateKey.SOUND_FOR_CHARGE,
+                            GateKey.HAS_CAPS,
+                            GateKey.NOT_CHARGING,
+                            GateKey.JUST_FULL,
+                            GateKey.PLATES_COVERED,
+                            GateKey.NOT_OVER_MARK,
+                            GateKey.NOT_HOT)),
             new Pair(
                     "over the mark / water",
                     s -> !s.state().levels().over().isEmpty(),
