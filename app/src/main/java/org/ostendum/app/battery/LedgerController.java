@@ -38,16 +38,16 @@ class LedgerController {
     String site(
             @RequestParam @Nullable Instant before,
             @RequestParam(defaultValue = "0") long beforeId,
-            @ModelAttribute("sieve") LedgerSieve sieve,
+            @ModelAttribute LedgerSieve sieve,
             Words words,
             Model page) {
         Ledger.@Nullable Mark mark = before == null ? null : new Ledger.Mark(before, beforeId);
         List<LedgerEntry> entries = ledger.ofSite(mark, sieve.sought(zone), LINES);
         page.addAttribute("place", "ledger");
-        page.addAttribute("lines", lines(entries, words));
-        page.addAttribute("people", people.all());
-        page.addAttribute("kinds", EntryKind.values());
-        page.addAttribute("older", entries.size() == LINES ? entries.get(LINES - 1) : null);
+        page.addAttribute(
+                "view",
+                new SiteLedgerView(
+                        sieve, lines(entries, words), people.all(), List.of(EntryKind.values()), lastOfPage(entries)));
         return "ledger/site";
     }
 
@@ -60,12 +60,20 @@ class LedgerController {
             Model page) {
         List<LedgerEntry> entries = ledger.ofBattery(battery.id(), before, LINES);
         page.addAttribute("place", "fleet");
-        page.addAttribute("battery", battery);
-        page.addAttribute("lines", lines(entries, words));
+        @Nullable LedgerEntry last = lastOfPage(entries);
         page.addAttribute(
-                "older", entries.size() == LINES ? entries.get(LINES - 1).seq() : null);
-        page.addAttribute("check", check == null ? null : past.check(battery.id()));
+                "view",
+                new BatteryLedgerView(
+                        battery,
+                        lines(entries, words),
+                        last == null ? null : last.seq(),
+                        check == null ? null : past.check(battery.id())));
         return "ledger/battery";
+    }
+
+    /** @return the last of a full page, after which it goes on; null at the ledger's end */
+    private static @Nullable LedgerEntry lastOfPage(List<LedgerEntry> entries) {
+        return entries.size() == LINES ? entries.get(LINES - 1) : null;
     }
 
     private static List<LedgerLine> lines(List<LedgerEntry> entries, Words words) {

@@ -61,13 +61,16 @@ class LineController {
     private String show(
             Battery battery, LedgerEntry line, LogForm form, Faults faults, Person person, Words words, Model page) {
         page.addAttribute("place", "fleet");
-        page.addAttribute("battery", battery);
-        page.addAttribute("line", LedgerLine.of(line, words));
-        page.addAttribute("origins", origins.of(line, words));
-        page.addAttribute("may", mayCorrect(line, person));
-        page.addAttribute("replaceable", EntryKind.BY_HAND.contains(line.kind()));
-        page.addAttribute("isRound", line.kind() == EntryKind.ROUND);
-        page.addAttribute("form", form);
+        page.addAttribute(
+                "view",
+                new LineView(
+                        battery,
+                        LedgerLine.of(line, words),
+                        origins.of(line, words),
+                        mayCorrect(line, person),
+                        EntryKind.BY_HAND.contains(line.kind()),
+                        line.kind() == EntryKind.ROUND,
+                        form));
         page.addAttribute("faults", faults);
         page.addAttribute("endings", LogForm.ENDINGS);
         return "ledger/line";

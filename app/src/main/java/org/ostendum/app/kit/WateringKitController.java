@@ -2,6 +2,7 @@ package org.ostendum.app.kit;
 
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.ostendum.app.battery.LedgerLine;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.ledger.Ledger;
@@ -9,6 +10,7 @@ import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.event.EntryKind;
 import org.ostendum.core.judge.NextStep;
+import org.ostendum.core.next.NextThing;
 import org.ostendum.core.next.NextThings;
 import org.ostendum.core.state.BatteryState;
 import org.springframework.stereotype.Controller;
@@ -38,18 +40,21 @@ class WateringKitController {
     String kit(Battery battery, Words words, Model page) {
         BatteryState state = states.stateOf(battery);
         page.addAttribute("place", "fleet");
-        page.addAttribute("battery", battery);
-        page.addAttribute("kit", state.kit());
-        page.addAttribute("stuck", state.stuckInjectors());
-        page.addAttribute("usual", kinds.usualOf(battery).orElse(""));
+        @Nullable
+        NextThing look = NextThings.of(battery.code(), state).stream()
+                .filter(thing -> thing.step() == NextStep.LOOK_AT_KIT)
+                .findFirst()
+                .orElse(null);
         page.addAttribute(
-                "look",
-                NextThings.of(battery.code(), state).stream()
-                        .filter(thing -> thing.step() == NextStep.LOOK_AT_KIT)
-                        .findFirst()
-                        .orElse(null));
-        page.addAttribute("drawn", KitSheet.of(battery, state));
-        page.addAttribute("lines", lines(battery, words));
+                "view",
+                new WateringKitView(
+                        battery,
+                        state.kit(),
+                        state.stuckInjectors(),
+                        kinds.usualOf(battery).orElse(""),
+                        look,
+                        KitSheet.of(battery, state),
+                        lines(battery, words)));
         return "kit/kit";
     }
 

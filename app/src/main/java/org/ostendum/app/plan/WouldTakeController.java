@@ -39,30 +39,27 @@ class WouldTakeController {
     @GetMapping("/plan/would-take")
     Object wouldTake(@RequestParam(defaultValue = "0") int pool, Model page) throws InterruptedException {
         page.addAttribute("place", "plan");
-        page.addAttribute("pools", List.of());
-        page.addAttribute("busy", false);
         if (!turn.tryAcquire(wait.toMillis(), TimeUnit.MILLISECONDS)) {
-            page.addAttribute("busy", true);
+            page.addAttribute("view", WouldTakeView.BUSY);
             return Faults.page(HttpStatus.SERVICE_UNAVAILABLE, PAGE, page);
         }
         try {
-            return weighed(pool, page);
+            page.addAttribute("view", weighed(pool));
+            return PAGE;
         } finally {
             turn.release();
         }
     }
 
-    private String weighed(int pool, Model page) {
+    private WouldTakeView weighed(int pool) {
         PlanProblem house = planning.house(WEEK);
         List<Pool> pools = Pool.of(house);
-        page.addAttribute("pools", pools);
-        if (!pools.isEmpty()) {
-            int chosen = Math.max(0, Math.min(pools.size() - 1, pool));
-            page.addAttribute("chosen", chosen);
-            page.addAttribute("many", pools.get(chosen).batteries(house).size());
-            page.addAttribute("lines", lines(house, pools.get(chosen)));
+        if (pools.isEmpty()) {
+            return WouldTakeView.NONE;
         }
-        return PAGE;
+        int chosen = Math.max(0, Math.min(pools.size() - 1, pool));
+        Pool of = pools.get(chosen);
+        return new WouldTakeView(false, pools, chosen, of.batteries(house).size(), lines(house, of));
     }
 
     /** What people have pinned is of the days ahead, and may break in a week that is only thought of. */

@@ -50,10 +50,13 @@ class ProceduresController {
 
     private String show(Procedure procedure, FormView form, Words words, Model page) {
         page.addAttribute("place", "jobs");
-        page.addAttribute("procedure", procedure.said(words::phrase));
-        page.addAttribute("additions", additions.ever(procedure.id()));
-        page.addAttribute("kinds", Kind.values());
-        page.addAttribute("gates", addable(procedure));
+        page.addAttribute(
+                "view",
+                new ProcedureView(
+                        procedure.said(words::phrase),
+                        additions.ever(procedure.id()),
+                        List.of(Kind.values()),
+                        addable(procedure)));
         page.addAttribute("form", form);
         page.addAttribute("faults", form.faults());
         return "procedures/procedure";

@@ -43,14 +43,16 @@ class CorrectController {
 
     private String show(Target target, CellForm form, Faults faults, Words words, Model page) {
         page.addAttribute("place", "fleet");
-        page.addAttribute("found", target.found());
-        page.addAttribute("reading", target.reading());
         page.addAttribute(
-                "seen",
-                corrections.seen(target.found().round(), target.reading().cell()));
-        page.addAttribute("form", form);
-        page.addAttribute("levels", Option.of(Level.class, words));
-        page.addAttribute("colours", Option.of(Colour.class, words));
+                "view",
+                new CorrectCellView(
+                        target.found(),
+                        target.reading(),
+                        form,
+                        Option.of(Level.class, words),
+                        Option.of(Colour.class, words),
+                        corrections.seen(
+                                target.found().round(), target.reading().cell())));
         page.addAttribute("faults", faults);
         return "round/correct";
     }

@@ -46,12 +46,15 @@ class CorrectRoundController {
             Words words,
             Model page) {
         page.addAttribute("place", "fleet");
-        page.addAttribute("found", found);
-        page.addAttribute("state", state.name());
-        page.addAttribute("states", Option.of(RoundState.class, words));
-        page.addAttribute("temperature", temperature);
-        page.addAttribute("reason", reason);
-        page.addAttribute("seen", corrections.seen(found.round(), null));
+        page.addAttribute(
+                "view",
+                new CorrectRoundView(
+                        found,
+                        Option.of(RoundState.class, words),
+                        state.name(),
+                        temperature,
+                        reason,
+                        corrections.seen(found.round(), null)));
         page.addAttribute("faults", faults);
         return "round/correct-round";
     }

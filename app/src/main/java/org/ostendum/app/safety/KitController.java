@@ -48,11 +48,10 @@ class KitController {
         LocalDate today = LocalDate.ofInstant(words.now(), zone);
         Kit kit = station.state().contents();
         page.addAttribute("place", "jobs");
-        page.addAttribute("station", station);
-        page.addAttribute("kit", kit);
-        page.addAttribute("wanting", kit.wanting(today));
-        page.addAttribute("first", kit.firstToExpire().orElse(null));
-        page.addAttribute("today", today);
+        page.addAttribute(
+                "view",
+                new KitView(
+                        station, kit, kit.wanting(today), kit.firstToExpire().orElse(null), today));
         page.addAttribute("form", form);
         page.addAttribute("faults", form.faults());
         return "safety/kit";

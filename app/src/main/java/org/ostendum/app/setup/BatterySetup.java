@@ -87,28 +87,24 @@ class BatterySetup {
 
     private String show(@Nullable Battery battery, FormView form, Model page) {
         page.addAttribute("place", "setup");
-        page.addAttribute("battery", battery);
+        page.addAttribute("view", view(battery));
         page.addAttribute("form", form);
         page.addAttribute("faults", form.faults());
-        page.addAttribute("batteries", batteries.all());
-        page.addAttribute(
-                "models",
-                models.all().stream()
-                        .map(m -> new Option(String.valueOf(m.id()), m.code()))
-                        .toList());
-        page.addAttribute("slots", slots(battery));
-        page.addAttribute(
-                "machines",
-                machines.all().stream()
-                        .map(m -> new Option(String.valueOf(m.id()), m.code() + ", " + m.name()))
-                        .toList());
-        page.addAttribute(
-                "people",
-                people.all().stream()
-                        .filter(Person::active)
-                        .map(p -> new Option(String.valueOf(p.id()), p.name()))
-                        .toList());
         return "setup/batteries";
+    }
+
+    private BatteriesView view(@Nullable Battery battery) {
+        List<Option> ofModels = models.all().stream()
+                .map(m -> new Option(String.valueOf(m.id()), m.code()))
+                .toList();
+        List<Option> ofMachines = machines.all().stream()
+                .map(m -> new Option(String.valueOf(m.id()), m.code() + ", " + m.name()))
+                .toList();
+        List<Option> ofPeople = people.all().stream()
+                .filter(Person::active)
+                .map(p -> new Option(String.valueOf(p.id()), p.name()))
+                .toList();
+        return new BatteriesView(battery, batteries.all(), ofModels, slots(battery), ofMachines, ofPeople);
     }
 
     private List<Option> slots(@Nullable Battery battery) {

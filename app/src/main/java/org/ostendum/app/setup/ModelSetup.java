@@ -1,6 +1,7 @@
 package org.ostendum.app.setup;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -40,12 +41,11 @@ class ModelSetup {
 
     @GetMapping("/setup/models")
     String list(@RequestParam(defaultValue = "TRAY_24_VOLTS") CommonLayout usual, Model page) {
-        page.addAttribute("picked", usual);
-        return show(null, FormView.of(ModelForm.usual(usual)), page);
+        return show(null, usual, FormView.of(ModelForm.usual(usual)), page);
     }
 
     /** A layout to pick. */
-    public record Picture(CommonLayout common, BatteryDrawing drawing) {
+    record Picture(CommonLayout common, BatteryDrawing drawing) {
         static Picture of(CommonLayout common) {
             return new Picture(common, BatteryPlotter.plot(common.layout(), false, 420, 200));
         }
@@ -53,27 +53,31 @@ class ModelSetup {
 
     @GetMapping("/setup/models/{stored}")
     String one(StoredModel stored, Model page) {
-        return show(stored, FormView.of(formOf(stored)), page);
+        return show(stored, null, FormView.of(formOf(stored)), page);
     }
 
     private ModelForm formOf(StoredModel stored) {
         return ModelForm.of(stored, models.version(stored.id()));
     }
 
-    private String show(@Nullable StoredModel stored, FormView form, Model page) {
+    private String show(@Nullable StoredModel stored, @Nullable CommonLayout picked, FormView form, Model page) {
+        @Nullable
+        BatteryDrawing drawing =
+                stored == null ? null : BatteryPlotter.plot(stored.model().layout(), stored.cablesLeft(), 840, 300);
         page.addAttribute("place", "setup");
-        page.addAttribute("stored", stored);
         page.addAttribute("form", form);
         page.addAttribute("faults", form.faults());
-        page.addAttribute("models", models.all());
-        page.addAttribute("kinds", CellKind.values());
-        page.addAttribute("duties", Duty.values());
-        page.addAttribute("schemes", DateScheme.values());
         page.addAttribute(
-                "common", Arrays.stream(CommonLayout.values()).map(Picture::of).toList());
-        if (stored != null) {
-            page.addAttribute("d", BatteryPlotter.plot(stored.model().layout(), stored.cablesLeft(), 840, 300));
-        }
+                "view",
+                new ModelsView(
+                        stored,
+                        drawing,
+                        picked,
+                        Arrays.stream(CommonLayout.values()).map(Picture::of).toList(),
+                        models.all(),
+                        List.of(CellKind.values()),
+                        List.of(Duty.values()),
+                        List.of(DateScheme.values())));
         return "setup/models";
     }
 
@@ -114,7 +118,8 @@ class ModelSetup {
             Model page,
             RedirectAttributes flash) {
         if (form == null || errors.hasErrors()) {
-            return Faults.page(HttpStatus.UNPROCESSABLE_CONTENT, show(was, FormView.of(errors, words), page), page);
+            return Faults.page(
+                    HttpStatus.UNPROCESSABLE_CONTENT, show(was, null, FormView.of(errors, words), page), page);
         }
         flash.addFlashAttribute("told", words.text("setup.kept", form.code()));
         return "redirect:/setup/models";

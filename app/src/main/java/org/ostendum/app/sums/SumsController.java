@@ -42,7 +42,12 @@ class SumsController {
 
     @GetMapping("/sums/{name}")
     String sum(@PathVariable String name, @RequestParam Map<String, String> typed, Words words, Model page) {
-        show(find(name), typed, words, page);
+        return show(view(find(name), typed, words), page);
+    }
+
+    private static String show(SumView view, Model page) {
+        page.addAttribute("place", "sums");
+        page.addAttribute("view", view);
         return "sums/sum";
     }
 
@@ -50,25 +55,23 @@ class SumsController {
         return book.find(name).orElseThrow(() -> new NotFound("sum " + name));
     }
 
-    private SumSheet show(Sum sum, Map<String, String> typed, Words words, Model page) {
+    private SumView view(Sum sum, Map<String, String> typed, Words words) {
         String from = typed.getOrDefault("from", "").strip();
         Optional<Map<String, Double>> start = starts.of(from);
-        if (!from.isEmpty() && start.isEmpty()) {
-            page.addAttribute("noStart", words.text("sums.from.none", from));
-        }
         Measures typedIn = Measures.of(typed.getOrDefault("in", ""));
         SumSheet sheet = new SumSheet(sum, typed, typedIn, start.orElse(Map.of()), words);
-        sheet.metric("missingAmpereHours")
-                .flatMap(missing -> starts.ownCharge(from, missing))
-                .ifPresent(own -> page.addAttribute("ownCharge", own));
-        page.addAttribute("from", from);
-        page.addAttribute("isBattery", batteries.byCode(from).isPresent());
-        page.addAttribute("codes", starts.codes());
-        page.addAttribute("place", "sums");
-        page.addAttribute("sums", book.all());
-        page.addAttribute("sum", sum);
-        page.addAttribute("sheet", sheet);
-        return sheet;
+        return new SumView(
+                book.all(),
+                sum,
+                sheet,
+                from,
+                batteries.byCode(from).isPresent(),
+                starts.codes(),
+                from.isEmpty() || start.isPresent() ? null : words.text("sums.from.none", from),
+                sheet.metric("missingAmpereHours")
+                        .flatMap(missing -> starts.ownCharge(from, missing))
+                        .orElse(null),
+                null);
     }
 
     /** Writes what was worked out on a battery's ledger, with the values it came from. */
@@ -80,16 +83,16 @@ class SumsController {
             Words words,
             Model page,
             RedirectAttributes flash) {
-        SumSheet sheet = show(find(name), typed, words, page);
+        SumView view = view(find(name), typed, words);
         String code = typed.getOrDefault("battery", "").strip();
         Optional<Battery> battery = batteries.byCode(code);
         if (battery.isEmpty()) {
-            page.addAttribute("noBattery", words.text("sums.keep.none", code));
+            return show(view.without(words.text("sums.keep.none", code)), page);
+        } else if (!view.sheet().isWorked()) {
+            return show(view, page);
         }
-        if (battery.isEmpty() || !sheet.isWorked()) {
-            return "sums/sum";
-        }
-        NewEntry line = NewEntry.of(EntryKind.NOTE, words.now(), person.id(), null, sheet.line());
+        NewEntry line = NewEntry.of(
+                EntryKind.NOTE, words.now(), person.id(), null, view.sheet().line());
         batteryRecord.record(battery.get(), List.of(line));
         flash.addFlashAttribute("told", words.text("sums.kept", battery.get().code()));
         return "redirect:/batteries/" + battery.get().code();

@@ -24,8 +24,8 @@ public record EqualiseProposal(Reason reason, Message sentence) {
     }
 
     /**
-     * By its findings, else by the calendar; where no equalising charge is on record nobody knows how long ago the last one was,
-     * and the proposal says so.
+     * By its findings, else by the calendar; where no equalising charge is on record, from the first charge that is: nobody knows
+     * what was before it.
      */
     public static Optional<EqualiseProposal> of(BatteryState battery) {
         boolean never =
@@ -48,15 +48,15 @@ public record EqualiseProposal(Reason reason, Message sentence) {
 
     private static Optional<EqualiseProposal> byCalendar(BatteryState battery) {
         Instant last = battery.charging().equalised();
-        int interval = (int) battery.rules().duration(RuleKey.EQUALISE_INTERVAL).toDays();
-        if (last == null) {
-            return battery.charging().cycles().onRecord() == 0
-                    ? Optional.empty()
-                    : Optional.of(new EqualiseProposal(Reason.CALENDAR, Message.of("equalise.unknown", interval)));
+        Instant from = last == null ? battery.charging().cycles().since() : last;
+        if (from == null) {
+            return Optional.empty();
         }
-        int days = (int) Duration.between(last, battery.asOf()).toDays();
+        int interval = (int) battery.rules().duration(RuleKey.EQUALISE_INTERVAL).toDays();
+        int days = (int) Duration.between(from, battery.asOf()).toDays();
+        String sentence = last == null ? "equalise.unknown" : "equalise.calendar";
         return days < interval
                 ? Optional.empty()
-                : Optional.of(new EqualiseProposal(Reason.CALENDAR, Message.of("equalise.calendar", days, interval)));
+                : Optional.of(new EqualiseProposal(Reason.CALENDAR, Message.of(sentence, days, interval)));
     }
 }

@@ -15,6 +15,7 @@ import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.battery.CellKind;
 import org.ostendum.core.battery.Duty;
 import org.ostendum.core.battery.GravityMarks;
+import org.ostendum.core.judge.Message;
 import org.ostendum.core.judge.SharedShift;
 import org.ostendum.core.measure.Level;
 import org.ostendum.core.measure.RoundState;
@@ -51,13 +52,14 @@ class EqualiseTest {
         assertThat(propose(told).isPresent()).isEqualTo(proposed);
     }
 
-    @Test
-    void whereNoneIsOnRecordNobodyKnowsHowLongAgoItWas() {
+    /** What was before the record nobody knows: its own days are counted. */
+    @ParameterizedTest
+    @CsvSource({"29, false", "30, true"})
+    void whereNoneIsOnRecordTheDaysOfTheRecordCount(int days, boolean proposed) {
         assertThat(propose(Told.nothing())).isEmpty();
-        EqualiseProposal proposal = EqualiseProposal.of(
-                        Told.nothing().worked(32, 150).charged(20, 168).state())
-                .orElseThrow();
-        assertThat(proposal.sentence().key()).isEqualTo("equalise.unknown");
+        Told told = Told.nothing().charged(24 * days, 168).worked(32, 150).charged(20, 168);
+        assertThat(EqualiseProposal.of(told.state()).map(EqualiseProposal::sentence))
+                .isEqualTo(proposed ? Optional.of(Message.of("equalise.unknown", 30, 30)) : Optional.empty());
     }
 
     @Test

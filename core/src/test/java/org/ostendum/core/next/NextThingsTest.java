@@ -92,6 +92,7 @@ class NextThingsTest {
     @Test
     void whatIsKeptFromChargeIsNotEqualisedByTheCalendar() {
         Told over = Told.nothing()
+                .charged(31 * 24, 168)
                 .worked(32, 150)
                 .charged(20, 168)
                 .read(10, RoundState.FULL_CHARGE, Level.OVER, 1285, 1284, 1286, 1285, 1284, 1285);
@@ -196,8 +197,7 @@ class NextThingsTest {
         Told full = Told.nothing()
                 .watered(480, 300)
                 .worked(40, 150)
-                .charged(24, 170)
-                .equalised(20)
+                .charged(20, 170)
                 .read(19, RoundState.FULL_CHARGE, 1285, 1284, 1286, 1285, 1284, 1285);
         assertThat(steps(full)).containsExactly(NextStep.WATER);
         assertThat(steps(full.worked(2, 20))).isEmpty();

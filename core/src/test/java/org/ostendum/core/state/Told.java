@@ -50,13 +50,12 @@ public final class Told {
         return new Told();
     }
 
-    /** Equalised and read full and even a week ago with every level right, worked and charged by the book since, long cool. */
+    /** Read full and even yesterday with every level right, worked and charged by the book since, long cool. */
     public static Told inOrder() {
         return nothing()
                 .watered(200, 400)
                 .worked(190, 150)
                 .charged(180, 168)
-                .equalised(176)
                 .read(170, RoundState.FULL_CHARGE, Level.RIGHT, 1285, 1284, 1286, 1285, 1284, 1285)
                 .worked(32, 150)
                 .chargeBegun(30)
