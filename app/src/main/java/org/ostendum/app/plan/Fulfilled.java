@@ -48,8 +48,14 @@ final class Fulfilled {
                 .anyMatch(use -> use.battery().equals(job.battery())
                         && use.end().isAfter(now)
                         && use.start().isBefore(job.start()));
-        boolean charged =
-                state.full().isYes() && isSince(planned, state.charging().chargeEnded());
-        return !worksBefore && (state.isCharging() || charged);
+        boolean charged = isSince(planned, state.charging().chargeEnded()) || isOnlyToEqualise(job, plan);
+        return !worksBefore && (state.isCharging() || (state.full().isYes() && charged));
+    }
+
+    /** A plan equalises after a charge alone; what is full by now needs none before it. */
+    private static boolean isOnlyToEqualise(PlanJob charge, Plan plan) {
+        return plan.jobs(Task.EQUALISE)
+                .anyMatch(after -> after.battery().equals(charge.battery())
+                        && after.start().equals(charge.end()));
     }
 }

@@ -101,7 +101,7 @@ class HeldReasonsTest extends JobsTest {
     /** It may go to work, but nobody puts it on a charger to equalise it before somebody has drawn off. */
     @Test
     void whatIsFullAndOverTheMarkIsNotPlannedToBeEqualised() {
-        Battery battery = own.full("HELD-3", "T-21");
+        Battery battery = own.toEqualise("HELD-3", "T-21");
         read(battery, Duration.ofDays(90), Level.RIGHT);
         assertThat(EqualiseProposal.of(states.stateOf(battery))).isPresent();
         assertThat(HouseBatteries.mayHave(Task.EQUALISE, states.stateOf(battery)))
@@ -118,7 +118,7 @@ class HeldReasonsTest extends JobsTest {
     /** It may not work, but it is read all the same: what the plan gives somebody to do is on his list. */
     @Test
     void whatIsPlannedForABatteryThatMayNotWorkIsOnSomebodysList() throws Exception {
-        Battery battery = own.full("HELD-2", "T-21");
+        Battery battery = own.toEqualise("HELD-2", "T-21");
         read(battery, Duration.ofDays(90), null);
         assertThat(EqualiseProposal.of(states.stateOf(battery))).isPresent();
         assertThat(HouseBatteries.mayHave(Task.TEST, states.stateOf(battery))).isTrue();

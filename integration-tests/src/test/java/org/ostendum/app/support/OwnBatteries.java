@@ -35,6 +35,8 @@ import org.springframework.boot.test.context.TestComponent;
 public class OwnBatteries {
     public static final String ROOM = "tests";
     private static final int SLOTS = 60;
+    private static final Duration JUST = Duration.ofHours(6);
+
     private static final StackWalker WALKER = StackWalker.getInstance(StackWalker.Option.RETAIN_CLASS_REFERENCE);
 
     private final Batteries batteries;
@@ -58,13 +60,27 @@ public class OwnBatteries {
     /** @return one of a model of the demo in a free slot, fully charged six hours ago, never read; the same under its code again */
     public Battery full(String code, String like) {
         claim(code, WALKER.getCallerClass());
-        return full(code, like, Duration.ofHours(6));
+        return full(code, like, JUST);
     }
 
     /** The same, cool by now and ready for work. */
     public Battery rested(String code, String like) {
         claim(code, WALKER.getCallerClass());
         return full(code, like, Duration.ofHours(30));
+    }
+
+    /** What the calendar equalises: full, and for so many days on record without an equalising charge. */
+    public Battery toEqualise(String code, String like) {
+        claim(code, WALKER.getCallerClass());
+        Battery battery = full(code, like, JUST);
+        record.record(
+                battery,
+                List.of(LedgerEvents.entry(
+                        new ChargeEnded(
+                                TestClock.now().minus(Duration.ofDays(40)), Ending.FULL, Set.of(FullSign.LAMP), null),
+                        people.byLogin("tom").orElseThrow().id(),
+                        "")));
+        return battery;
     }
 
     /** Two tests with one battery would pass or fail by which of them is run first. */
