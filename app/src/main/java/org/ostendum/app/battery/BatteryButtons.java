@@ -40,9 +40,14 @@ class BatteryButtons {
     /**
      * A way on from the page.
      *
-     * @param note under it, smaller
+     * @param note on it, smaller
+     * @param why it is to be pressed; null where that is said already, or nothing has to be said
      */
-    record Button(String say, @Nullable String note, String page) {}
+    record Button(String say, @Nullable String note, String page, @Nullable String why) {
+        Button(String say, @Nullable String note, String page) {
+            this(say, note, page, null);
+        }
+    }
 
     /** @param big the one that is to be pressed; null where nothing is to be done */
     record Buttons(@Nullable Button big, List<Button> others) {}
@@ -104,8 +109,12 @@ class BatteryButtons {
     }
 
     private static Button next(NextThing next, BatteryViews.BatteryView view, Words words) {
+        boolean told = next.reason().equals(view.verdict().sentence()) || next.equals(view.moreUrgent());
         return new Button(
-                words.say(next.sentence()), words.span(next.time()), Objects.requireNonNull(view.jobAt(next)));
+                words.say(next.sentence()),
+                words.span(next.time()),
+                Objects.requireNonNull(view.jobAt(next)),
+                told ? null : words.say(next.reason()));
     }
 
     /** While it charges its pilot cell is read, on the page of the charge. */

@@ -146,7 +146,7 @@ class ManyKills {
         maud.get("/past");
         maud.post("/past");
         return Patience.await("the past is looked at", Duration.ofSeconds(60))
-                .until(() -> maud.get("/past").body(), page -> page.contains("Looked at"));
+                .until(() -> maud.get("/past").body(), page -> page.contains("Last look:"));
     }
 
     /** @return what a query answers, one text for each row */

@@ -318,7 +318,7 @@ class PastTest extends ApplicationTest {
         AsPerson oskar = AsPerson.oskar(mvc);
         assertThat(oskar.send("/past").getRedirectedUrl()).isEqualTo("/past");
         Patience.await("the past is looked at", Duration.ofSeconds(60))
-                .until(() -> oskar.page("/past").contains("Looked at"));
+                .until(() -> oskar.page("/past").contains("Last look:"));
         assertThat(oskar.page("/past")).contains("There are no seals");
         assertThat(AsPerson.tom(mvc).send("/past").getStatus()).isEqualTo(403);
     }

@@ -17,6 +17,7 @@ import org.ostendum.core.wiring.School;
  * @param machines to choose from; none where the job does not ask for one
  * @param schools of the order in which cables come off, to choose from; none where the job has no such order
  * @param guides of the site's own that apply to everything; empty for none
+ * @param late the shift that the plan has the battery down for and that it would be late for; null for none
  */
 record BeforeView(
         JobToBegin job,
@@ -24,7 +25,8 @@ record BeforeView(
         boolean mayOverride,
         List<Machine> machines,
         List<School> schools,
-        String guides) {
+        String guides,
+        PlannedWork.@Nullable Late late) {
     public @Nullable Battery battery() {
         return job.battery();
     }

@@ -15,6 +15,7 @@ import org.ostendum.core.people.Person;
 import org.ostendum.core.procedure.GateKey;
 import org.ostendum.core.procedure.Procedure;
 import org.ostendum.core.procedure.RunEvent;
+import org.ostendum.core.procedure.Situation;
 import org.ostendum.core.wiring.School;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -33,6 +34,7 @@ class BeginController {
     private final LookOver lookOver;
     private final ChargerChoice chargers;
     private final Sites sites;
+    private final PlannedWork planned;
 
     BeginController(
             Machines machines,
@@ -40,13 +42,15 @@ class BeginController {
             Beginning beginning,
             LookOver lookOver,
             ChargerChoice chargers,
-            Sites sites) {
+            Sites sites,
+            PlannedWork planned) {
         this.machines = machines;
         this.toBegin = toBegin;
         this.beginning = beginning;
         this.lookOver = lookOver;
         this.chargers = chargers;
         this.sites = sites;
+        this.planned = planned;
     }
 
     @GetMapping("/batteries/{battery}/jobs/{procedure}")
@@ -79,8 +83,17 @@ class BeginController {
                         job.mayBeOverriddenBy(person),
                         asksForMachine(procedure) ? machines.all() : List.of(),
                         beginning.isOrdered(procedure) ? List.of(School.values()) : List.of(),
-                        sites.site().guides()));
+                        sites.site().guides(),
+                        late(job)));
         return "job/before";
+    }
+
+    private PlannedWork.@Nullable Late late(JobToBegin job) {
+        @Nullable Battery battery = job.battery();
+        Situation.@Nullable Subject subject = job.situation().battery();
+        return battery == null || subject == null
+                ? null
+                : planned.late(battery, subject.state(), job.procedure().id()).orElse(null);
     }
 
     private static boolean asksForMachine(Procedure procedure) {

@@ -34,7 +34,7 @@ import org.springframework.stereotype.Component;
 
 /** Machines of the house with what they need: hours as people have said, ampere-hours as they have been usual. */
 @Component
-class HouseMachines {
+public class HouseMachines {
     private static final int LEARNED_DAYS = 60;
     /** Where nothing is on record, half of a battery (rule of thumb). */
     private static final double USUAL_PART = 0.5;
@@ -134,7 +134,7 @@ class HouseMachines {
     }
 
     /** What is charged in breaks stays in its machine and works warm. */
-    private static boolean isFixed(Machine machine, @Nullable Battery battery) {
+    public static boolean isFixed(Machine machine, @Nullable Battery battery) {
         return machine.kind() != MachineKind.FORKLIFT
                 || (battery != null && battery.type().opportunity());
     }
