@@ -11,6 +11,7 @@ import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.state.BatteryState;
 import org.ostendum.core.state.StandingFinding;
+import org.ostendum.core.state.fact.Stage;
 
 /**
  * Whether a battery is to be equalised after its next charge. Practice {@code equalise.when}: by spread, by not getting
@@ -42,8 +43,10 @@ public record EqualiseProposal(Reason reason, Message sentence) {
                         new EqualiseProposal(reason, finding.finding().sentence()));
             }
         }
-        // The manual of an aircraft battery decides when it is equalised, not the calendar.
-        return battery.model().duty() == Duty.AIRCRAFT ? Optional.empty() : byCalendar(battery);
+        // The manual of an aircraft battery decides when it is equalised, not the calendar; what is put away goes by
+        // its look-ins.
+        boolean byCalendar = battery.model().duty() != Duty.AIRCRAFT && battery.stage() != Stage.STORED;
+        return byCalendar ? byCalendar(battery) : Optional.empty();
     }
 
     private static Optional<EqualiseProposal> byCalendar(BatteryState battery) {

@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.ostendum.core.defect.DefectKind;
+import org.ostendum.core.equalise.EqualiseProposal;
 import org.ostendum.core.event.BatteryEvent;
 import org.ostendum.core.judge.BatteryCourse;
 import org.ostendum.core.judge.Message;
@@ -239,9 +240,11 @@ class NextThingsTest {
                 .charged(2400, 170)
                 .read(2398, RoundState.FULL_CHARGE, 1285, 1284, 1286, 1285, 1284, 1285);
         assertThat(steps(forgotten)).contains(NextStep.TAKE_ROUND);
+        assertThat(EqualiseProposal.of(forgotten.state())).isPresent();
         assertThat(forgotten.state().waterDue()).isNotNull();
         Told stored = forgotten.and(new BatteryEvent.PutInStore(Told.hoursAgo(2300)));
-        assertThat(steps(stored)).doesNotContain(NextStep.TAKE_ROUND, NextStep.WATER, NextStep.WASH);
+        assertThat(steps(stored)).doesNotContain(NextStep.TAKE_ROUND, NextStep.WATER, NextStep.WASH, NextStep.EQUALISE);
+        assertThat(EqualiseProposal.of(stored.state())).isEmpty();
         assertThat(stored.state().waterDue()).isNull();
     }
 
