@@ -40,12 +40,15 @@ class LookWeightsController {
 
     private String show(Look of, TypedForm form, Model page) {
         page.addAttribute("place", "jobs");
-        page.addAttribute("of", of);
-        page.addAttribute("looks", Look.values());
-        page.addAttribute("causes", Cause.values());
-        page.addAttribute("own", weights.table());
-        page.addAttribute("shipped", WorkUpTable.standard());
-        page.addAttribute("reasons", weights.reasons(of));
+        page.addAttribute(
+                "view",
+                new LooksView(
+                        of,
+                        List.of(Look.values()),
+                        List.of(Cause.values()),
+                        weights.table(),
+                        WorkUpTable.standard(),
+                        weights.reasons(of)));
         page.addAttribute("form", form);
         page.addAttribute("faults", form.faults());
         return "complaint/looks";

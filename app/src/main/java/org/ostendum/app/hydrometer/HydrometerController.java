@@ -69,10 +69,13 @@ class HydrometerController {
 
     private String show(RoomPlan room, FormView form, Words words, Model page) {
         page.addAttribute("place", "room");
-        page.addAttribute("room", room);
-        page.addAttribute("shift", shifts.of(room.id()).orElse(null));
-        page.addAttribute("results", Option.of(Result.class, words));
-        page.addAttribute("seen", hydrometers.seen(room.id()));
+        page.addAttribute(
+                "view",
+                new HydrometerView(
+                        room,
+                        shifts.of(room.id()).orElse(null),
+                        Option.of(Result.class, words),
+                        hydrometers.seen(room.id())));
         page.addAttribute("form", form);
         page.addAttribute("faults", form.faults());
         return "hydrometer/hydrometer";

@@ -57,12 +57,15 @@ class CellsController {
                 .map(past -> line(battery, past, paid))
                 .toList();
         page.addAttribute("place", "fleet");
-        page.addAttribute("battery", battery);
         page.addAttribute("form", form);
         page.addAttribute("faults", form.faults());
-        page.addAttribute("last", places(battery));
-        page.addAttribute("inIt", lines.stream().filter(l -> l.past().isIn()).toList());
-        page.addAttribute("gone", lines.stream().filter(l -> !l.past().isIn()).toList());
+        page.addAttribute(
+                "view",
+                new CellsView(
+                        battery,
+                        places(battery),
+                        lines.stream().filter(l -> l.past().isIn()).toList(),
+                        lines.stream().filter(l -> !l.past().isIn()).toList()));
         return "past/cells";
     }
 

@@ -38,12 +38,15 @@ class MapController {
         @Nullable Post one = post(a, map);
         @Nullable Post other = one == null ? null : post(b, map);
         page.addAttribute("place", "fleet");
-        page.addAttribute("battery", battery);
-        page.addAttribute("drawing", drawing);
-        page.addAttribute("picks", picks(map, drawing, one, other));
-        page.addAttribute("one", one);
-        page.addAttribute("other", other);
-        page.addAttribute("between", one == null || other == null ? null : map.between(one, other));
+        page.addAttribute(
+                "view",
+                new MapView(
+                        battery,
+                        drawing,
+                        picks(map, drawing, one, other),
+                        one,
+                        other,
+                        one == null || other == null ? null : map.between(one, other)));
         return "wiring/map";
     }
 
