@@ -11,6 +11,7 @@ import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.rulebook.RuleKey;
 import org.ostendum.core.state.BatteryState;
 import org.ostendum.core.state.StandingFinding;
+import org.ostendum.core.state.fact.OnCharge;
 import org.ostendum.core.state.fact.Stage;
 
 /**
@@ -31,7 +32,7 @@ public record EqualiseProposal(Reason reason, Message sentence) {
     public static Optional<EqualiseProposal> of(BatteryState battery) {
         boolean never =
                 battery.model().kind() != CellKind.FLOODED || !battery.stage().isUsable();
-        if (never) {
+        if (never || isAtIt(battery)) {
             return Optional.empty();
         }
         for (StandingFinding finding : battery.findings()) {
@@ -47,6 +48,12 @@ public record EqualiseProposal(Reason reason, Message sentence) {
         // its look-ins.
         boolean byCalendar = battery.model().duty() != Duty.AIRCRAFT && battery.stage() != Stage.STORED;
         return byCalendar ? byCalendar(battery) : Optional.empty();
+    }
+
+    /** What is being done is not proposed. */
+    private static boolean isAtIt(BatteryState battery) {
+        OnCharge charge = battery.onCharge();
+        return charge != null && charge.kind().isLowCurrent();
     }
 
     private static Optional<EqualiseProposal> byCalendar(BatteryState battery) {

@@ -31,8 +31,13 @@ public enum ChargeKind {
         return List.of(CONVENTIONAL, OPPORTUNITY, AFTER_USE);
     }
 
+    /** @return whether it goes by its hours and its readings, not by what is missing */
+    public boolean isLowCurrent() {
+        return this == EQUALISE || this == SULFATED;
+    }
+
     /** @return whether only cells that can be watered bear it */
     public boolean needsCaps() {
-        return this == EQUALISE || this == SULFATED;
+        return isLowCurrent();
     }
 }

@@ -15,6 +15,8 @@ import org.ostendum.core.battery.BatteryModel;
 import org.ostendum.core.battery.CellKind;
 import org.ostendum.core.battery.Duty;
 import org.ostendum.core.battery.GravityMarks;
+import org.ostendum.core.event.BatteryEvent;
+import org.ostendum.core.event.ChargeKind;
 import org.ostendum.core.judge.Message;
 import org.ostendum.core.judge.SharedShift;
 import org.ostendum.core.measure.Level;
@@ -60,6 +62,15 @@ class EqualiseTest {
         Told told = Told.nothing().charged(24 * days, 168).worked(32, 150).charged(20, 168);
         assertThat(EqualiseProposal.of(told.state()).map(EqualiseProposal::sentence))
                 .isEqualTo(proposed ? Optional.of(Message.of("equalise.unknown", 30, 30)) : Optional.empty());
+    }
+
+    @ParameterizedTest
+    @CsvSource({"CONVENTIONAL, true", "EQUALISE, false", "SULFATED, false"})
+    void whatIsBeingDoneIsNotProposed(ChargeKind kind, boolean proposed) {
+        Told told = Told.nothing().charged(24 * 40, 168).worked(32, 150).charged(20, 168);
+        assertThat(propose(told)).contains(EqualiseProposal.Reason.CALENDAR);
+        Told at = told.and(new BatteryEvent.ChargeStarted(Told.hoursAgo(2), kind, "C1"));
+        assertThat(propose(at).isPresent()).isEqualTo(proposed);
     }
 
     @Test

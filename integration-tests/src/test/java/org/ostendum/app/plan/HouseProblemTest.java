@@ -19,11 +19,17 @@ import org.ostendum.app.inventory.Machine;
 import org.ostendum.app.inventory.Machines;
 import org.ostendum.app.inventory.Sizes;
 import org.ostendum.app.job.JobsTest;
+import org.ostendum.app.ledger.LedgerEvents;
+import org.ostendum.app.people.People;
 import org.ostendum.app.plan.hours.Hours;
 import org.ostendum.app.plan.hours.WeekHours;
 import org.ostendum.app.plan.house.HouseProblem;
+import org.ostendum.app.state.BatteryRecord;
 import org.ostendum.app.state.BatteryStates;
+import org.ostendum.app.support.OwnBatteries;
+import org.ostendum.app.support.TestClock;
 import org.ostendum.core.battery.CaseSize;
+import org.ostendum.core.event.BatteryEvent.ChargeStarted;
 import org.ostendum.core.event.ChargeKind;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.plan.PlanJob;
@@ -57,6 +63,15 @@ class HouseProblemTest extends JobsTest {
 
     @Autowired
     private Machines machines;
+
+    @Autowired
+    private OwnBatteries own;
+
+    @Autowired
+    private BatteryRecord record;
+
+    @Autowired
+    private People people;
 
     @Test
     void hoursAreSaidAndTakenAway() throws Exception {
@@ -92,7 +107,8 @@ class HouseProblemTest extends JobsTest {
         PlanProblem problem = house();
         List<PlanJob> running = problem.pinned().stream()
                 .filter(job -> job.what() == Task.CHARGE && job.start().isBefore(problem.from()))
-                .filter(job -> onCharge(job).kind() != ChargeKind.INITIAL)
+                .filter(job -> onCharge(job).kind() == ChargeKind.CONVENTIONAL
+                        && onCharge(job).since().isBefore(problem.from()))
                 .toList();
         assertThat(running).isNotEmpty().allSatisfy(job -> {
             Duration whole = Duration.ofSeconds(pairing(problem, job)
@@ -106,6 +122,35 @@ class HouseProblemTest extends JobsTest {
             assertThat(job.start()).isEqualTo(onCharge(job).since());
             assertThat(job.end()).isEqualTo(end.isBefore(least) ? least : end);
         });
+    }
+
+    /** A low current goes by its hours, whatever is missing; what is being equalised is not planned to be equalised once more. */
+    @Test
+    void aLowCurrentUnderWayLastsItsHours() {
+        Battery battery = own.toEqualise("HPR-1", "T-21");
+        ChargeStarted begun = new ChargeStarted(TestClock.now().minus(Duration.ofHours(1)), ChargeKind.EQUALISE, null);
+        assertThat(due(battery)).contains(Task.EQUALISE);
+        record.record(
+                battery,
+                List.of(LedgerEvents.entry(
+                        begun, people.byLogin("tom").orElseThrow().id(), "")));
+        assertThat(house().pinned())
+                .filteredOn(job -> job.battery().equals(battery.code()))
+                .singleElement()
+                .satisfies(job -> {
+                    assertThat(job.what()).isEqualTo(Task.CHARGE);
+                    assertThat(Duration.between(begun.at(), job.end()))
+                            .isCloseTo(Duration.ofHours(3), Duration.ofSeconds(2));
+                });
+        assertThat(due(battery)).doesNotContain(Task.EQUALISE);
+    }
+
+    private List<Task> due(Battery battery) {
+        return house().batteries().stream()
+                .filter(b -> b.code().equals(battery.code()))
+                .flatMap(b -> b.due().stream())
+                .map(Due::what)
+                .toList();
     }
 
     /** A-2 is known to be on its charger; nobody has said where A-5 is: on another. */

@@ -13,7 +13,8 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Battery;
 import org.ostendum.core.commission.InitialChargePlan;
-import org.ostendum.core.event.ChargeKind;
+import org.ostendum.core.judge.NextStep;
+import org.ostendum.core.next.StepTimes;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.room.Pairing;
 import org.ostendum.core.plan.room.Task;
@@ -95,11 +96,19 @@ final class ChargesUnderWay {
                 null);
     }
 
-    /** From its beginning on: what is missing in the battery is told as it was then. A first charge takes as long as its plan says. */
+    /**
+     * From its beginning on: what is missing in the battery is told as it was then. A first charge takes as long as its plan says,
+     * a low current its hours, whatever is missing.
+     */
     private static Duration whole(BatteryState state, OnCharge charge, Pairing on) {
-        return charge.kind() == ChargeKind.INITIAL
-                ? InitialChargePlan.of(state.model(), state.rules()).lasts().late()
-                : Duration.ofSeconds(on.seconds(
+        return switch (charge.kind()) {
+            case INITIAL ->
+                InitialChargePlan.of(state.model(), state.rules()).lasts().late();
+            case EQUALISE -> StepTimes.of(NextStep.EQUALISE, state).inAll();
+            case SULFATED -> StepTimes.of(NextStep.LONG_CHARGE, state).inAll();
+            case CONVENTIONAL, OPPORTUNITY, AFTER_USE, STORAGE, RECOVERY ->
+                Duration.ofSeconds(on.seconds(
                         HouseBatteries.missing(state, state.model().capacity().ampHours())));
+        };
     }
 }
