@@ -145,6 +145,12 @@ class HouseProblemTest extends JobsTest {
         assertThat(due(battery)).doesNotContain(Task.EQUALISE);
     }
 
+    /** The gate of watering is shut until it was read once: the plan reads it as well. */
+    @Test
+    void whatWasNeverReadIsPlannedToBeRead() {
+        assertThat(due(own.rested("HPR-2", "T-21"))).contains(Task.ROUND);
+    }
+
     private List<Task> due(Battery battery) {
         return house().batteries().stream()
                 .filter(b -> b.code().equals(battery.code()))

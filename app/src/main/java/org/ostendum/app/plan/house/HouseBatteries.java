@@ -141,19 +141,18 @@ public final class HouseBatteries {
     private void careUnderCaps(List<Due> due, BatteryState state) {
         WaterDue water = state.waterDue();
         add(due, Task.WATER, NextStep.WATER, water == null ? null : water.at(), state);
-        add(
-                due,
-                Task.ROUND,
-                NextStep.TAKE_ROUND,
-                after(
-                        state.roundAt(),
-                        state,
-                        RuleKey.roundInterval(state.model().duty())),
-                state);
+        add(due, Task.ROUND, NextStep.TAKE_ROUND, roundDue(state), state);
         if (EqualiseProposal.of(state).isPresent()) {
             add(due, Task.EQUALISE, NextStep.EQUALISE, state.asOf(), state);
         }
         add(due, Task.WASH, NextStep.WASH, after(state.care().washed(), state, RuleKey.WASH_INTERVAL), state);
+    }
+
+    /** One that was never read is read at once: nobody waters it before. */
+    private static Instant roundDue(BatteryState state) {
+        RuleKey interval = RuleKey.roundInterval(state.model().duty());
+        Instant due = after(state.roundAt(), state, interval);
+        return due == null ? state.asOf() : due;
     }
 
     private static @Nullable Instant after(@Nullable Instant last, BatteryState state, RuleKey interval) {
