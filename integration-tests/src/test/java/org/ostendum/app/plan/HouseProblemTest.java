@@ -1,6 +1,7 @@
 package org.ostendum.app.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.multipart;
 
 import java.time.DayOfWeek;
 import java.time.Duration;
@@ -147,8 +148,11 @@ class HouseProblemTest extends JobsTest {
 
     /** The gate of watering is shut until it was read once: the plan reads it as well. */
     @Test
-    void whatWasNeverReadIsPlannedToBeRead() {
-        assertThat(due(own.rested("HPR-2", "T-21"))).contains(Task.ROUND);
+    void whatWasNeverReadIsPlannedToBeReadButNotWhatLeaks() throws Exception {
+        Battery battery = own.rested("HPR-2", "T-21");
+        assertThat(due(battery)).contains(Task.ROUND);
+        tom.ask(multipart("/batteries/HPR-2/defect").param("kind", "DAMAGED_CASE"));
+        assertThat(due(battery)).isEmpty();
     }
 
     private List<Task> due(Battery battery) {

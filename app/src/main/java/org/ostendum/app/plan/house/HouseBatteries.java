@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Battery;
+import org.ostendum.core.defect.DefectKind;
 import org.ostendum.core.equalise.EqualiseProposal;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.life.BreakIn;
@@ -78,8 +79,11 @@ public final class HouseBatteries {
         };
     }
 
+    /** Nobody opens, fills or washes what leaks. */
     private static boolean isInReach(BatteryState state) {
-        return state.stage() == Stage.IN_SERVICE && state.inHand() == null;
+        return state.stage() == Stage.IN_SERVICE
+                && state.inHand() == null
+                && state.defects().stream().noneMatch(defect -> defect.kind() == DefectKind.DAMAGED_CASE);
     }
 
     private static boolean mayNotCharge(BatteryState state) {
