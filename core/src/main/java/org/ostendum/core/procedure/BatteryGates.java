@@ -20,7 +20,7 @@ final class BatteryGates {
 
     /** A damaged battery is neither charged, jumped nor lifted as usual. */
     static GateOutcome undamaged(Subject battery) {
-        return battery.state().defects().stream().anyMatch(d -> d.kind() == DefectKind.DAMAGED_CASE)
+        return battery.state().isCaseDamaged()
                 ? GateOutcome.shut(
                         Message.of("gate.UNDAMAGED.shut", battery.code()),
                         Message.of("gate.UNDAMAGED.remedy"),

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.battery.BatteryModel;
+import org.ostendum.core.defect.DefectKind;
 import org.ostendum.core.event.Ending;
 import org.ostendum.core.judge.BatteryCourse;
 import org.ostendum.core.judge.NextStep;
@@ -266,6 +267,11 @@ public final class BatteryState {
                 || !levels().over().isEmpty()
                 || heat().isTooHotToCharge().isYes()
                 || hasDefectThatShutsCharge();
+    }
+
+    /** @return whether its case is broken: nobody opens, fills, washes or charges what may leak */
+    public boolean isCaseDamaged() {
+        return defects().stream().anyMatch(defect -> defect.kind() == DefectKind.DAMAGED_CASE);
     }
 
     private boolean hasDefectThatShutsCharge() {

@@ -7,7 +7,6 @@ import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Battery;
-import org.ostendum.core.defect.DefectKind;
 import org.ostendum.core.equalise.EqualiseProposal;
 import org.ostendum.core.judge.NextStep;
 import org.ostendum.core.life.BreakIn;
@@ -81,9 +80,7 @@ public final class HouseBatteries {
 
     /** Nobody opens, fills or washes what leaks. */
     private static boolean isInReach(BatteryState state) {
-        return state.stage() == Stage.IN_SERVICE
-                && state.inHand() == null
-                && state.defects().stream().noneMatch(defect -> defect.kind() == DefectKind.DAMAGED_CASE);
+        return state.stage() == Stage.IN_SERVICE && state.inHand() == null && !state.isCaseDamaged();
     }
 
     private static boolean mayNotCharge(BatteryState state) {
