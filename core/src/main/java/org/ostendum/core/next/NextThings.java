@@ -16,6 +16,10 @@ import org.ostendum.core.state.fact.Stage;
  * over the mark, no water before it is full.
  */
 public final class NextThings {
+    /** What is not done to a case that may leak. */
+    private static final Set<NextStep> OPENS_OR_WETS = Set.of(
+            NextStep.READ_AGAIN, NextStep.READ_AFTER_EQUALISE, NextStep.TAKE_ROUND, NextStep.WATER, NextStep.WASH);
+
     private final BatteryState battery;
     private final ThingsFound found;
 
@@ -94,6 +98,9 @@ public final class NextThings {
         }
         if (battery.isKeptFromCharge()) {
             asked.removeIf(NextStep::isCharge);
+        }
+        if (battery.isCaseDamaged()) {
+            asked.removeAll(OPENS_OR_WETS);
         }
         // Equalising is not done on topped up cells, and water would thin the samples: both come before it.
         if (asked.contains(NextStep.TAKE_ROUND) || asked.contains(NextStep.EQUALISE)) {

@@ -117,6 +117,10 @@ public final class Contradictions {
             new Pair(
                     "not full / water it", s -> !s.state().full().isYes(), s -> s.asks(NextStep.WATER) || s.mayWater()),
             new Pair("read it / water it", s -> s.asks(NextStep.TAKE_ROUND), s -> s.asks(NextStep.WATER)),
+            new Pair(
+                    "it leaks / read, water or wash it",
+                    s -> s.isShut(GateKey.UNDAMAGED),
+                    s -> s.asks(NextStep.TAKE_ROUND) || s.asks(NextStep.WATER) || s.asks(NextStep.WASH)),
             new Pair("equalise it / water it", s -> s.asks(NextStep.EQUALISE), s -> s.asks(NextStep.WATER)),
             new Pair(
                     "equalise it / its gates are shut",
