@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -95,7 +96,8 @@ final class Model {
             works.forEach(work -> work.earlier = earlier.before(work));
         }
         inOrder(works, known);
-        return new RoomPlan(works, new Pricing(problem));
+        Sharing.tell(works);
+        return new RoomPlan(works, new Pricing(problem), problem);
     }
 
     /** Each change in the last hour keeps the person and the time it has in the known plan; one made sooner could be made later. */
@@ -187,8 +189,11 @@ final class Model {
         found.getWorks().forEach(WorkAndCharge::reckon);
         Map<String, String> batteries = new HashMap<>();
         Map<String, Decisions.Charge> charges = new HashMap<>();
+        Set<String> without = new HashSet<>();
         for (WorkAndCharge work : found.getWorks()) {
-            if (work.isWorked()) {
+            if (!work.isWorked()) {
+                without.add(work.getKey());
+            } else {
                 if (!work.first) {
                     batteries.put(work.getKey(), work.getBattery().code());
                 }
@@ -198,7 +203,7 @@ final class Model {
                                 work.getOutlet().code(), problem.from().plusSeconds(work.chargeStart())));
             }
         }
-        return new Decisions(batteries, charges, Map.of());
+        return new Decisions(batteries, charges, Map.of(), without);
     }
 
     /** A plan that there is: which battery worked a shift, and where it was charged then. */

@@ -78,7 +78,10 @@ public final class PlanSearch {
             return known;
         }
         Decisions decided = model.decided(searching.solve(start));
-        Plan found = best(changedSoon(decided), known);
+        Plan soon = changedSoon(decided);
+        // A change that waits for a late charge may find nobody any more; at the last moment it does.
+        boolean isLess = soon.shiftsUnmet() > decided.without().size();
+        Plan found = best(isLess ? best(soon, PlanMaker.make(problem, decided)) : soon, known);
         return found.equals(known) ? best(changedSoon(Decisions.of(problem, known)), known) : found;
     }
 

@@ -19,6 +19,7 @@ final class Pricing {
     private static final int BEYOND_MINUTES = 3 * 1440;
 
     private final double[] sums;
+    private final long[] changes;
     private final Map<Term, Double> weights = new EnumMap<>(Term.class);
     private final long until;
     private final double wattsMost;
@@ -36,6 +37,9 @@ final class Pricing {
         millilitresMost = most(problem.room().litresPerHourMost());
         litresOfAirs = List.copyOf(problem.room().airs().values());
         int minutes = (int) (until / 60) + BEYOND_MINUTES;
+        changes = problem.tariff().stream()
+                .mapToLong(one -> Duration.between(problem.from(), one.start()).toSeconds())
+                .toArray();
         EnergyPrice price = new EnergyPrice(problem.tariff());
         sums = new double[minutes + 1];
         for (int minute = 0; minute < minutes; minute++) {
@@ -74,6 +78,11 @@ final class Pricing {
     /** @return whether the battery would be left without a charge that belongs to this plan */
     boolean isLeft(WorkAndCharge work) {
         return work.isWorked() && !work.isCharged() && work.end + Uncharged.LEFT_TO_NEXT.toSeconds() < until;
+    }
+
+    /** @return when another price begins */
+    long[] changes() {
+        return changes;
     }
 
     long until() {

@@ -10,6 +10,7 @@ import ai.timefold.solver.core.api.domain.valuerange.ValueRangeProvider;
 import ai.timefold.solver.core.api.score.buildin.hardmediumsoftlong.HardMediumSoftLongScore;
 import java.util.List;
 import org.jspecify.annotations.NullUnmarked;
+import org.ostendum.core.plan.PlanProblem;
 import org.ostendum.core.plan.cost.Uncharged;
 
 /** A room as the solver searches it. Medium counts shifts without a battery, soft the other terms in hundredths. */
@@ -24,14 +25,17 @@ public class RoomPlan {
     @ProblemFactProperty
     private Pricing pricing;
 
+    private PlanProblem problem;
+
     @PlanningScore
     private HardMediumSoftLongScore score;
 
     public RoomPlan() {}
 
-    RoomPlan(List<WorkAndCharge> works, Pricing pricing) {
+    RoomPlan(List<WorkAndCharge> works, Pricing pricing, PlanProblem problem) {
         this.works = works;
         this.pricing = pricing;
+        this.problem = problem;
     }
 
     @ValueRangeProvider(id = "waits")
@@ -45,6 +49,10 @@ public class RoomPlan {
 
     public Pricing getPricing() {
         return pricing;
+    }
+
+    PlanProblem problem() {
+        return problem;
     }
 
     public HardMediumSoftLongScore getScore() {

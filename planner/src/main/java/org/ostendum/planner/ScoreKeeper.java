@@ -21,12 +21,13 @@ public final class ScoreKeeper implements IncrementalScoreCalculator<RoomPlan, H
     private static final long NOT_TOGETHER = 100;
     private static final long AWAY = 60;
     private static final long FIRST_LEFT = 1000;
+    private static final long TOO_FEW_HANDS = 10;
     private static final long MOST_LATE = 10_000;
 
     private Pricing pricing;
     private Loads loads;
-    private Map<String, WorkAndCharge> byKey;
-    private Map<String, WorkAndCharge> after;
+    private HandOvers handOvers;
+    private Machines machines;
     private Map<Stock, List<WorkAndCharge>> byBattery;
     private Map<Outlet, List<WorkAndCharge>> byOutlet;
     private long hard;
@@ -39,18 +40,15 @@ public final class ScoreKeeper implements IncrementalScoreCalculator<RoomPlan, H
     public void resetWorkingSolution(RoomPlan plan) {
         pricing = plan.getPricing();
         loads = new Loads(pricing);
-        byKey = new HashMap<>();
-        after = new HashMap<>();
+        machines = new Machines(plan.getWorks());
+        handOvers = new HandOvers(plan, machines, this::having);
         byBattery = new HashMap<>();
         byOutlet = new HashMap<>();
         hard = 0;
         medium = 0;
         soft = 0;
         for (WorkAndCharge work : plan.getWorks()) {
-            byKey.put(work.getKey(), work);
-            if (work.before != null) {
-                after.put(work.before, work);
-            }
+            work.counted = false;
             work.getFitting().forEach(battery -> byBattery.computeIfAbsent(battery, any -> new ArrayList<>()));
             work.getOutlets().forEach(outlet -> byOutlet.computeIfAbsent(outlet, any -> new ArrayList<>()));
         }
@@ -69,24 +67,34 @@ public final class ScoreKeeper implements IncrementalScoreCalculator<RoomPlan, H
 
     @Override
     public HardMediumSoftLongScore calculateScore() {
-        return HardMediumSoftLongScore.of(-hard - loads.over(), -medium, -soft - pricing.peak(loads.peak()));
+        return HardMediumSoftLongScore.of(
+                -hard - loads.over() - TOO_FEW_HANDS * handOvers.over(), -medium, -soft - pricing.peak(loads.peak()));
     }
 
     private void takeOff(WorkAndCharge work) {
         if (work.isWorked()) {
-            others(byBattery, work.getBattery()).remove(work);
+            having(work.getBattery()).remove(work);
             others(byOutlet, work.getOutlet()).remove(work);
+            handOvers.afterCharge(work, having(work.getBattery()));
         }
         count(work, -1);
+        work.counted = false;
     }
 
     private void putOn(WorkAndCharge work) {
         work.reckon();
         count(work, 1);
+        work.counted = true;
         if (work.isWorked()) {
-            others(byBattery, work.getBattery()).add(work);
+            having(work.getBattery()).add(work);
             others(byOutlet, work.getOutlet()).add(work);
+            handOvers.afterCharge(work, having(work.getBattery()));
         }
+        handOvers.at(work);
+    }
+
+    private List<WorkAndCharge> having(Stock battery) {
+        return others(byBattery, battery);
     }
 
     private static <T> List<WorkAndCharge> others(Map<T, List<WorkAndCharge>> all, T key) {
@@ -102,7 +110,7 @@ public final class ScoreKeeper implements IncrementalScoreCalculator<RoomPlan, H
         }
         hard += sign * alone(work);
         soft += sign * cost(work);
-        for (WorkAndCharge other : others(byBattery, work.getBattery())) {
+        for (WorkAndCharge other : having(work.getBattery())) {
             pair(work, other, sign);
         }
         if (work.isCharged()) {
@@ -162,7 +170,7 @@ public final class ScoreKeeper implements IncrementalScoreCalculator<RoomPlan, H
     /** What one use more costs its battery, beside the others it has. */
     private long rotation(WorkAndCharge work) {
         int uses = 0;
-        for (WorkAndCharge other : others(byBattery, work.getBattery())) {
+        for (WorkAndCharge other : having(work.getBattery())) {
             uses += other.first ? 0 : 1;
         }
         int handicap = work.getBattery().handicap();
@@ -171,18 +179,25 @@ public final class ScoreKeeper implements IncrementalScoreCalculator<RoomPlan, H
     }
 
     private long changes(WorkAndCharge work) {
-        WorkAndCharge before = work.before == null ? null : byKey.get(work.before);
-        WorkAndCharge next = after.get(work.getKey());
+        WorkAndCharge before = machines.before(work);
+        WorkAndCharge next = machines.after(work);
         int changes = 0;
         if (before == null) {
             changes += work.getBattery().code().equals(work.found) ? 0 : 1;
-        } else if (before.isWorked() && !before.getBattery().equals(work.getBattery())) {
+        } else if (isOther(before, work)) {
             changes++;
         }
-        if (next != null && next.isWorked() && !next.getBattery().equals(work.getBattery())) {
+        if (next != null && isOther(next, work)) {
             changes++;
         }
         return pricing.weigh(Term.CHANGES, changes);
+    }
+
+    /** Two shifts that follow one another count once: with the second of them that is put on. */
+    private static boolean isOther(WorkAndCharge neighbour, WorkAndCharge work) {
+        return neighbour.counted
+                && neighbour.isWorked()
+                && !neighbour.getBattery().equals(work.getBattery());
     }
 
     @Override

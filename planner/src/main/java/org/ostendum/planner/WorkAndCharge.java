@@ -17,6 +17,7 @@ import org.ostendum.core.plan.room.Pairing;
 @NullUnmarked
 public class WorkAndCharge {
     static final long WAIT_STEP = 60;
+    static final long NO_CHANGE = Long.MIN_VALUE;
     private static final long SAME_START = 900;
 
     @PlanningId
@@ -27,6 +28,9 @@ public class WorkAndCharge {
 
     /** Battery in the machine before its first shift; null for others. */
     String found;
+
+    /** Orders of all works whose batteries it may share, from the earliest on. */
+    int[] peers = {};
 
     /** In the order of beginning, unlike for any two: the first charges before all. */
     int order;
@@ -40,6 +44,12 @@ public class WorkAndCharge {
     double ah;
     long until;
     Before earlier = Before.NONE;
+
+    /** From when on its change is counted at the moment; {@link #NO_CHANGE} where none is. */
+    long changeFrom = NO_CHANGE;
+
+    /** Whether the score holds what it adds. */
+    boolean counted;
 
     private Pairing pairing;
     private long chargeStart;
@@ -131,9 +141,25 @@ public class WorkAndCharge {
     /** Works out once what follows from the decisions. */
     void reckon() {
         pairing = battery == null || outlet == null ? null : battery.pairings().get(outlet.code());
-        chargeStart = end + WAIT_STEP * wait;
+        chargeStart = startAfter(wait);
         charged = pairing != null && chargeStart < until;
         chargeEnd = pairing == null ? chargeStart : chargeStart + pairing.seconds(ah);
+    }
+
+    /** @return how many steps its charge would wait to begin then, or just after; below zero for what is too soon */
+    long waits(long chargeStart) {
+        return Math.floorDiv(chargeStart - end + WAIT_STEP - 1, WAIT_STEP);
+    }
+
+    /** @return when its charge begins after so many steps */
+    long startAfter(long waits) {
+        return end + WAIT_STEP * waits;
+    }
+
+    /** @return seconds that the battery’s charge after it would last there; 0 where it does not go */
+    long lasts(Stock charged, Outlet charger) {
+        Pairing pair = charged.pairings().get(charger.code());
+        return pair == null ? 0 : pair.seconds(ah);
     }
 
     /** @return null for a battery that does not go on that charger */

@@ -59,7 +59,8 @@ class PlanMakerTest {
         Decisions decided = new Decisions(
                 Map.of(Decisions.shift("F1", "tue"), "B4"),
                 Map.of(Decisions.shift("F1", "mon"), new Decisions.Charge("K2", night)),
-                Map.of());
+                Map.of(),
+                Set.of());
         Plan plan = PlanMaker.make(room.problem(), decided);
         assertThat(plan.jobs(Task.USE).filter(j -> "F1".equals(j.machine()) && "tue".equals(j.shift())))
                 .extracting(PlanJob::battery)
@@ -78,7 +79,10 @@ class PlanMakerTest {
     @Test
     void aChargeWaitsNoLongerThanHalfADay() {
         Decisions decided = new Decisions(
-                Map.of(), Map.of(Decisions.shift("C1", "mon"), new Decisions.Charge("KG", at(9, 0))), Map.of());
+                Map.of(),
+                Map.of(Decisions.shift("C1", "mon"), new Decisions.Charge("KG", at(9, 0))),
+                Map.of(),
+                Set.of());
         assertThat(job(PlanMaker.make(room.problem(), decided), Task.CHARGE, "G1")
                         .start())
                 .isEqualTo(at(1, 0));
@@ -150,6 +154,63 @@ class PlanMakerTest {
                 .filteredOn(un -> "F1".equals(un.machine()))
                 .extracting(un -> un.why().key())
                 .containsOnly("plan.unmet.none-fits");
+    }
+
+    @Test
+    void aShiftThatIsToGoWithoutLeavesWhatIsReadyToOthers() {
+        Decisions decided = new Decisions(Map.of(), Map.of(), Map.of(), Set.of(Decisions.shift("F1", "mon")));
+        assertThat(PlanMaker.make(room.problem(), decided).unmet())
+                .singleElement()
+                .satisfies(un -> {
+                    assertThat(un.machine()).isEqualTo("F1");
+                    assertThat(un.shift()).isEqualTo("mon");
+                    assertThat(un.why().key()).isEqualTo("plan.unmet.spared");
+                });
+    }
+
+    /** Worked today, B4 would not be charged and cool again for the shift that was decided for it tomorrow. */
+    @Test
+    void whatWasDecidedForALaterShiftIsKeptForIt() {
+        List.of("F1", "F2").forEach(code -> room.with(SmallRoom.truck(code, null, 6, 16)));
+        List.of("B1", "B2", "B3").forEach(code -> room.with(SmallRoom.battery(code, 590)));
+        Decisions decided = new Decisions(Map.of(Decisions.shift("F2", "tue"), "B4"), Map.of(), Map.of(), Set.of());
+        Plan plan = PlanMaker.make(room.problem(), decided);
+        assertThat(plan.jobs(Task.USE).filter(use -> "B4".equals(use.battery())))
+                .extracting(PlanJob::shift)
+                .containsExactly("tue");
+        assertThat(plan.unmet())
+                .filteredOn(un -> "mon".equals(un.shift()))
+                .extracting(Plan.Unmet::why)
+                .contains(Message.of("plan.unmet.kept", "B4", at(1, 6)));
+    }
+
+    /** One person, two changes before six: B3 has been ready for days, B4 is so at twenty to six. */
+    @Test
+    void whoseBatteryIsReadyLastHasTheLastMomentForItsChange() {
+        room.with(SmallRoom.truck("F1", null, 6, 14));
+        room.with(SmallRoom.truck("F2", null, 6, 14));
+        PoolBattery late = SmallRoom.battery("B4", 0);
+        room.with(new PoolBattery(
+                "B4",
+                late.volts(),
+                late.connector(),
+                late.weightKg(),
+                late.capacityAh(),
+                0,
+                at(0, 6).minus(Duration.ofMinutes(20)),
+                false,
+                late.leastSoc(),
+                late.cycles(),
+                late.place(),
+                List.of()));
+        Decisions decided = new Decisions(
+                Map.of(Decisions.shift("F1", "mon"), "B3", Decisions.shift("F2", "mon"), "B4"),
+                Map.of(),
+                Map.of(),
+                Set.of());
+        Plan plan = PlanMaker.make(room.problem(), decided);
+        assertThat(plan.unmet()).filteredOn(un -> "mon".equals(un.shift())).isEmpty();
+        assertThat(job(plan, Task.CHANGE, "B4").end()).isEqualTo(at(0, 6));
     }
 
     private static PlanMachine refusing(PlanMachine like, Set<String> refused) {

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
@@ -19,15 +20,18 @@ import org.ostendum.core.plan.room.Task;
  * @param batteries by {@link #shift}
  * @param charges by {@link #shift} of the use before, or by {@link #first}
  * @param changes by {@link #shift}: not before; one that is not named is made at the last moment
+ * @param without {@link #shift}s that go without a battery, so that others have theirs
  */
-public record Decisions(Map<String, String> batteries, Map<String, Charge> charges, Map<String, Instant> changes) {
+public record Decisions(
+        Map<String, String> batteries, Map<String, Charge> charges, Map<String, Instant> changes, Set<String> without) {
     /** Nothing is decided: plug in where a charger is free, the longest rested goes to work first. */
-    public static final Decisions NONE = new Decisions(Map.of(), Map.of(), Map.of());
+    public static final Decisions NONE = new Decisions(Map.of(), Map.of(), Map.of(), Set.of());
 
     public Decisions {
         batteries = Map.copyOf(batteries);
         charges = Map.copyOf(charges);
         changes = Map.copyOf(changes);
+        without = Set.copyOf(without);
     }
 
     /** Where a charge runs and before when it does not begin. */
@@ -67,7 +71,7 @@ public record Decisions(Map<String, String> batteries, Map<String, Charge> charg
                 }
             }
         }
-        return new Decisions(batteries, charges, changes);
+        return new Decisions(batteries, charges, changes, Set.of());
     }
 
     /** @return the same with every change made as soon as battery and machine are free: who is ill in the morning is missed less */
@@ -76,11 +80,11 @@ public record Decisions(Map<String, String> batteries, Map<String, Charge> charg
         for (PlanMachine machine : problem.machines()) {
             machine.shifts().forEach(shift -> soon.put(shift(machine, shift), problem.from()));
         }
-        return new Decisions(batteries, charges, soon);
+        return new Decisions(batteries, charges, soon, without);
     }
 
     public Decisions withCharges(Map<String, Charge> others) {
-        return new Decisions(batteries, others, changes);
+        return new Decisions(batteries, others, changes, without);
     }
 
     /** What has come back from its machine stands and waits for its charge like any that lacks something at the beginning. */

@@ -1,6 +1,7 @@
 package org.ostendum.core.plan.make;
 
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -45,7 +46,7 @@ public final class PlanMaker {
         this.decisions = decisions;
         this.draft = new Draft(problem);
         this.resources = draft.resources;
-        this.uses = new Uses(draft);
+        this.uses = new Uses(draft, decisions);
     }
 
     /** Something that comes up at a moment: a shift begins, or a battery is to be charged. */
@@ -93,12 +94,25 @@ public final class PlanMaker {
             if (event.machine() == null) {
                 charge(event);
             } else {
-                work(event, event.machine(), Objects.requireNonNull(event.shift()));
+                together(event)
+                        .forEach(one ->
+                                work(one, Objects.requireNonNull(one.machine()), Objects.requireNonNull(one.shift())));
             }
         }
         restOfPinned();
         new CarePlacer(draft).place();
         return draft.plan();
+    }
+
+    /** Shifts that begin at once: whose change can begin last has the fewest moments for it, and chooses first. */
+    private List<Event> together(Event first) {
+        List<Event> all = new ArrayList<>(List.of(first));
+        while (!events.isEmpty() && events.element().at() == first.at()) {
+            all.add(events.remove());
+        }
+        all.sort(Comparator.comparingLong((Event event) ->
+                -uses.changedFrom(Objects.requireNonNull(event.machine()), Objects.requireNonNull(event.shift()))));
+        return all;
     }
 
     private void pin(PlanJob job) {
@@ -147,9 +161,8 @@ public final class PlanMaker {
 
     private void work(Event event, PlanMachine machine, Shift shift) {
         PlanJob pinned = pinnedUses.get(event.key());
-        Optional<String> battery = pinned == null
-                ? uses.work(machine, shift, decisions)
-                : Optional.of(uses.pinned(machine, shift, pinned));
+        Optional<String> battery =
+                pinned == null ? uses.work(machine, shift) : Optional.of(uses.pinned(machine, shift, pinned));
         battery.ifPresent(
                 code -> events.add(chargeEvent(code, event.key(), uses.missing(code), resources.seconds(shift.end()))));
     }

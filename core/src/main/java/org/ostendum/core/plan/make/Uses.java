@@ -5,8 +5,10 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.NavigableSet;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.TreeSet;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.judge.Message;
@@ -24,16 +26,30 @@ final class Uses {
 
     private final Draft draft;
     private final Resources resources;
+    private final Decisions decisions;
     private final Map<String, String> inMachine;
     private final Map<String, Long> machineFree = new HashMap<>();
     private final Map<String, Standing> standings = new HashMap<>();
+    /** Beginnings of the shifts that were decided for a battery. */
+    private final Map<String, NavigableSet<Long>> promised = new HashMap<>();
     /** Machines that go without until a battery is ready, by that. */
     private final Map<String, String> awaited = new HashMap<>();
 
-    Uses(Draft draft) {
+    Uses(Draft draft, Decisions decisions) {
         this.draft = draft;
         this.resources = draft.resources;
+        this.decisions = decisions;
         this.inMachine = draft.lookup.inMachines();
+        for (PlanMachine machine : draft.problem.machines()) {
+            machine.shifts().forEach(shift -> promise(machine, shift));
+        }
+    }
+
+    private void promise(PlanMachine machine, Shift shift) {
+        String battery = decisions.batteryOf(Decisions.shift(machine, shift));
+        if (battery != null) {
+            promised.computeIfAbsent(battery, any -> new TreeSet<>()).add(resources.seconds(shift.start()));
+        }
     }
 
     /** Where a battery is: what is missing in it, since when it is ready, until when it was last used. */
@@ -71,6 +87,21 @@ final class Uses {
         return of(battery).usedUntil;
     }
 
+    /** @return when the battery that was decided can be put in; long ago for none and for one that has not been charged */
+    long changedFrom(PlanMachine machine, Shift shift) {
+        String battery = decisions.batteryOf(Decisions.shift(machine, shift));
+        return battery == null || of(battery).ready == null ? -DAY : changedFrom(machine, shift, battery);
+    }
+
+    /** Where one shift follows upon the other the change is made at the hand-over. */
+    private long changedFrom(PlanMachine machine, Shift shift, String battery) {
+        long free = machineFree.getOrDefault(machine.code(), 0L);
+        long handOver = Math.min(
+                free,
+                resources.seconds(shift.start()) - 60L * draft.problem.rules().changeMinutes());
+        return Math.max(Math.max(0, Objects.requireNonNull(of(battery).ready)), handOver);
+    }
+
     void ready(String battery, long at) {
         Standing standing = of(battery);
         standing.missing = 0;
@@ -84,7 +115,7 @@ final class Uses {
     }
 
     /** @return the battery that works the shift; empty where none can, which is told with its reason */
-    Optional<String> work(PlanMachine machine, Shift shift, Decisions decisions) {
+    Optional<String> work(PlanMachine machine, Shift shift) {
         String key = Decisions.shift(machine, shift);
         @Nullable String decided = decisions.batteryOf(key);
         @Nullable Instant change = decisions.changeOf(key).orElse(null);
@@ -95,8 +126,9 @@ final class Uses {
         long start = resources.seconds(shift.start());
         Stream<PoolBattery> inTurn = fit.stream()
                 .filter(battery -> isReady(battery, shift))
+                .filter(battery -> battery.code().equals(decided) || !isPromised(battery, shift))
                 .sorted(turn(decided, inMachine.get(machine.code())));
-        for (PoolBattery battery : inTurn.toList()) {
+        for (PoolBattery battery : decisions.without().contains(key) ? List.<PoolBattery>of() : inTurn.toList()) {
             if (battery.code().equals(inMachine.get(machine.code()))
                     || change(machine, shift, battery.code(), change)) {
                 draft.use(battery.code(), machine.code(), shift, why(battery.code(), decided, start));
@@ -114,6 +146,25 @@ final class Uses {
         return ready != null
                 && ready <= start
                 && resources.battery(battery.code()).isFree(start, resources.seconds(shift.end()));
+    }
+
+    /** Whether it would not be charged and cool again for a shift that it was decided for. */
+    private boolean isPromised(PoolBattery battery, Shift shift) {
+        Long next = next(battery, shift);
+        if (next == null) {
+            return false;
+        }
+        long charged = draft.lookup.chargersFor(battery.code()).values().stream()
+                .mapToLong(pair -> pair.seconds(shift.ah()))
+                .min()
+                .orElse(0);
+        return next < resources.seconds(shift.end()) + charged + draft.coolSeconds(battery.code());
+    }
+
+    /** @return when the next shift begins that it was decided for; null for none */
+    private @Nullable Long next(PoolBattery battery, Shift shift) {
+        NavigableSet<Long> starts = promised.get(battery.code());
+        return starts == null ? null : starts.ceiling(resources.seconds(shift.start()));
     }
 
     /** The decided one, then the longest rested, then the one that is in the machine, then the one that has worked least. */
@@ -142,9 +193,7 @@ final class Uses {
         long start = resources.seconds(shift.start());
         long lasts = 60L * draft.problem.rules().changeMinutes();
         long free = machineFree.getOrDefault(machine.code(), 0L);
-        // Where one shift follows upon the other the change is made at the hand-over.
-        long handOver = Math.min(free, start - lasts);
-        long earliest = Math.max(Math.max(0, Objects.requireNonNull(of(battery).ready)), handOver);
+        long earliest = changedFrom(machine, shift, battery);
         Calendar calendar = resources.battery(battery);
         Optional<Resources.Hand> soon = from == null
                 ? Optional.empty()
@@ -209,7 +258,28 @@ final class Uses {
         long ready = Objects.requireNonNull(of(next).ready);
         return ready > resources.seconds(shift.start())
                 ? late(next, resources.instant(ready), machine)
-                : Message.of("plan.unmet.nobody", next);
+                : unused(machine, shift, fit);
+    }
+
+    /** Why none of those that are ready goes into it. */
+    private Message unused(PlanMachine machine, Shift shift, List<PoolBattery> fit) {
+        List<PoolBattery> ready =
+                fit.stream().filter(battery -> isReady(battery, shift)).toList();
+        String decided = decisions.batteryOf(Decisions.shift(machine, shift));
+        return ready.stream()
+                .filter(battery -> battery.code().equals(decided) || !isPromised(battery, shift))
+                .findFirst()
+                .map(battery -> Message.of(
+                        decisions.without().contains(Decisions.shift(machine, shift))
+                                ? "plan.unmet.spared"
+                                : "plan.unmet.nobody",
+                        battery.code()))
+                .orElseGet(() -> kept(ready.get(0), shift));
+    }
+
+    private Message kept(PoolBattery battery, Shift shift) {
+        return Message.of(
+                "plan.unmet.kept", battery.code(), resources.instant(Objects.requireNonNull(next(battery, shift))));
     }
 
     /** One battery helps one machine: whoever goes without is told of another than the machine before. */
