@@ -68,9 +68,10 @@ public final class PlanSearch {
         }
         Solver<RoomPlan> searching = SolverFactory.<RoomPlan>create(config()).buildSolver();
         searching.addEventListener(event -> {
-            HardMediumSoftLongScore score = event.getNewBestSolution().getScore();
+            RoomPlan better = event.getNewBestSolution();
+            HardMediumSoftLongScore score = better.getScore();
             if (score.isFeasible()) {
-                told.accept(new Progress(-score.mediumScore(), -score.softScore() / 100.0));
+                told.accept(new Progress(better.shiftsUnmet(), -score.softScore() / 100.0));
             }
         });
         solver = searching;
@@ -78,11 +79,19 @@ public final class PlanSearch {
             return known;
         }
         Decisions decided = model.decided(searching.solve(start));
+        Plan found = best(together(decided), known);
+        return found.equals(known) ? best(changedSoon(Decisions.of(problem, known)), known) : found;
+    }
+
+    private Plan together(Decisions decided) {
         Plan soon = changedSoon(decided);
+        if (decided.without().isEmpty()) {
+            return soon;
+        }
         // A change that waits for a late charge may find nobody any more; at the last moment it does.
         boolean isLess = soon.shiftsUnmet() > decided.without().size();
-        Plan found = best(isLess ? best(soon, PlanMaker.make(problem, decided)) : soon, known);
-        return found.equals(known) ? best(changedSoon(Decisions.of(problem, known)), known) : found;
+        Plan plan = isLess ? best(soon, PlanMaker.make(problem, decided)) : soon;
+        return best(plan, changedSoon(decided.withoutNone()));
     }
 
     private Plan changedSoon(Decisions decided) {

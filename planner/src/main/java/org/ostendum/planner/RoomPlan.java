@@ -13,7 +13,7 @@ import org.jspecify.annotations.NullUnmarked;
 import org.ostendum.core.plan.PlanProblem;
 import org.ostendum.core.plan.cost.Uncharged;
 
-/** A room as the solver searches it. Medium counts shifts without a battery, soft the other terms in hundredths. */
+/** A room as the solver searches it. Medium counts shifts without a battery, the soonest most; soft the other terms in hundredths. */
 @PlanningSolution
 @NullUnmarked
 public class RoomPlan {
@@ -49,6 +49,10 @@ public class RoomPlan {
 
     public Pricing getPricing() {
         return pricing;
+    }
+
+    long shiftsUnmet() {
+        return works.stream().filter(work -> !work.first && !work.isWorked()).count();
     }
 
     PlanProblem problem() {

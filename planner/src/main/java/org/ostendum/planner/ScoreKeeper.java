@@ -14,13 +14,15 @@ import org.ostendum.core.plan.cost.Rotation;
 
 /**
  * Keeps the score while the search changes one thing after the other: what a work adds is taken off before it changes and put on after.
- * Hard counts minutes and the like by which a rule is broken, medium shifts without a battery, soft the other terms in hundredths.
+ * Hard counts minutes and the like by which a rule is broken, medium shifts without a battery, the soonest most, soft the other terms in hundredths.
  */
 @NullUnmarked
 public final class ScoreKeeper implements IncrementalScoreCalculator<RoomPlan, HardMediumSoftLongScore> {
     private static final long NOT_TOGETHER = 100;
     private static final long AWAY = 60;
     private static final long FIRST_LEFT = 1000;
+    private static final long UNMET = 100;
+    private static final long LESS_EACH_SECONDS = 1800;
     private static final long TOO_FEW_HANDS = 10;
     private static final long MOST_LATE = 10_000;
 
@@ -104,7 +106,7 @@ public final class ScoreKeeper implements IncrementalScoreCalculator<RoomPlan, H
     /** @param sign 1 to put on, -1 to take off what the work adds beside all others */
     private void count(WorkAndCharge work, int sign) {
         if (!work.isWorked()) {
-            medium += work.first ? 0 : sign;
+            medium += work.first ? 0 : sign * unmet(work);
             hard += work.first ? sign * FIRST_LEFT : 0;
             return;
         }
@@ -119,6 +121,11 @@ public final class ScoreKeeper implements IncrementalScoreCalculator<RoomPlan, H
                 hard += sign * together(work, other);
             }
         }
+    }
+
+    /** Of two shifts that may go without, the later one does: until then something may turn up. */
+    private static long unmet(WorkAndCharge work) {
+        return UNMET - Math.min(UNMET / 2, work.start / LESS_EACH_SECONDS);
     }
 
     private static long alone(WorkAndCharge work) {

@@ -1,6 +1,7 @@
 package org.ostendum.app.plan;
 
 import java.time.Duration;
+import org.ostendum.app.plan.run.PlanRuns;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.people.Person;
 import org.springframework.stereotype.Controller;

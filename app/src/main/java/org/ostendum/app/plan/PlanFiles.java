@@ -8,6 +8,7 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.ostendum.app.api.PlanAnswer;
 import org.ostendum.app.page.NotFound;
+import org.ostendum.app.plan.run.PlanRuns;
 import org.ostendum.app.words.Words;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;

@@ -1,6 +1,8 @@
 package org.ostendum.app.plan;
 
 import java.util.Map;
+import org.ostendum.app.plan.run.PlanRun;
+import org.ostendum.app.plan.run.PlanRuns;
 import org.ostendum.core.plan.Plan;
 
 /**

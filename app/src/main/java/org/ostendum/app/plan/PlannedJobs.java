@@ -11,6 +11,8 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.inventory.Batteries;
 import org.ostendum.app.inventory.Battery;
+import org.ostendum.app.plan.run.PlanRun;
+import org.ostendum.app.plan.run.PlanRuns;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;

@@ -5,8 +5,11 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.plan.PlanRun.State;
 import org.ostendum.app.plan.house.HouseProblem;
+import org.ostendum.app.plan.run.PlanRun;
+import org.ostendum.app.plan.run.PlanRun.State;
+import org.ostendum.app.plan.run.PlanRuns;
+import org.ostendum.app.plan.run.PlanWork;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanProblem;
@@ -71,7 +74,7 @@ public class Planning {
     }
 
     /** @return the id of the plan that is searched now */
-    long ask(Duration ahead, String because, long by) {
+    public long ask(Duration ahead, String because, long by) {
         long run = runs.add(problem(ahead, seconds), because, by, null, batteryStates.instant())
                 .orElseThrow();
         work.ask(run);

@@ -181,7 +181,24 @@ class PlanMakerTest {
         assertThat(plan.unmet())
                 .filteredOn(un -> "mon".equals(un.shift()))
                 .extracting(Plan.Unmet::why)
-                .contains(Message.of("plan.unmet.kept", "B4", at(1, 6)));
+                .contains(Message.of("plan.unmet.kept", "B4", "F2", at(1, 6)));
+    }
+
+    /** B1 is still flat; B4 goes in its place, and B1 will be ready when B4 would have been wanted. */
+    @Test
+    void aBatteryThatComesTooLateChangesRolesWithAnother() {
+        List.of("F1", "F2").forEach(code -> room.with(SmallRoom.truck(code, null, 6, 16)));
+        List.of("B1", "B2", "B3").forEach(code -> room.with(SmallRoom.battery(code, 590)));
+        Decisions decided = new Decisions(
+                Map.of(Decisions.shift("F1", "mon"), "B1", Decisions.shift("F2", "tue"), "B4"),
+                Map.of(),
+                Map.of(),
+                Set.of());
+        assertThat(PlanMaker.make(room.problem(), decided)
+                        .jobs(Task.USE)
+                        .filter(use -> "F1".equals(use.machine()) && "mon".equals(use.shift())))
+                .extracting(PlanJob::battery)
+                .containsExactly("B4");
     }
 
     /** One person, two changes before six: B3 has been ready for days, B4 is so at twenty to six. */

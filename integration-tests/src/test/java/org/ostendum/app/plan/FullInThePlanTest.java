@@ -13,6 +13,7 @@ import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.job.JobsTest;
 import org.ostendum.app.job.begin.PlannedWork;
 import org.ostendum.app.people.People;
+import org.ostendum.app.plan.run.PlanRuns;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.support.OwnBatteries;
 import org.ostendum.app.support.TestClock;

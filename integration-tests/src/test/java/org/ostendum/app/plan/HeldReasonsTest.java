@@ -13,6 +13,7 @@ import org.ostendum.app.inventory.Battery;
 import org.ostendum.app.job.JobsTest;
 import org.ostendum.app.people.People;
 import org.ostendum.app.plan.house.HouseBatteries;
+import org.ostendum.app.plan.run.PlanRuns;
 import org.ostendum.app.state.BatteryStates;
 import org.ostendum.app.state.RoundRecord;
 import org.ostendum.app.support.OwnBatteries;

@@ -14,6 +14,8 @@ import org.junit.jupiter.api.Test;
 import org.ostendum.app.db.Payload;
 import org.ostendum.app.job.JobsTest;
 import org.ostendum.app.people.People;
+import org.ostendum.app.plan.run.PlanRun;
+import org.ostendum.app.plan.run.PlanRuns;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.room.Task;
 import org.springframework.beans.factory.annotation.Autowired;

@@ -83,6 +83,11 @@ public record Decisions(
         return new Decisions(batteries, charges, soon, without);
     }
 
+    /** @return the same where a shift that was to go without takes what is there then */
+    public Decisions withoutNone() {
+        return new Decisions(batteries, charges, changes, Set.of());
+    }
+
     public Decisions withCharges(Map<String, Charge> others) {
         return new Decisions(batteries, others, changes, without);
     }

@@ -5,10 +5,10 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.NavigableSet;
+import java.util.NavigableMap;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.TreeSet;
+import java.util.TreeMap;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.judge.Message;
@@ -30,8 +30,8 @@ final class Uses {
     private final Map<String, String> inMachine;
     private final Map<String, Long> machineFree = new HashMap<>();
     private final Map<String, Standing> standings = new HashMap<>();
-    /** Beginnings of the shifts that were decided for a battery. */
-    private final Map<String, NavigableSet<Long>> promised = new HashMap<>();
+    /** For each battery the machines it was decided for, by the beginnings of their shifts. */
+    private final Map<String, NavigableMap<Long, String>> promised = new HashMap<>();
     /** Machines that go without until a battery is ready, by that. */
     private final Map<String, String> awaited = new HashMap<>();
 
@@ -48,7 +48,8 @@ final class Uses {
     private void promise(PlanMachine machine, Shift shift) {
         String battery = decisions.batteryOf(Decisions.shift(machine, shift));
         if (battery != null) {
-            promised.computeIfAbsent(battery, any -> new TreeSet<>()).add(resources.seconds(shift.start()));
+            promised.computeIfAbsent(battery, any -> new TreeMap<>())
+                    .put(resources.seconds(shift.start()), machine.code());
         }
     }
 
@@ -126,7 +127,7 @@ final class Uses {
         long start = resources.seconds(shift.start());
         Stream<PoolBattery> inTurn = fit.stream()
                 .filter(battery -> isReady(battery, shift))
-                .filter(battery -> battery.code().equals(decided) || !isPromised(battery, shift))
+                .filter(battery -> decided != null || !isPromised(battery, shift))
                 .sorted(turn(decided, inMachine.get(machine.code())));
         for (PoolBattery battery : decisions.without().contains(key) ? List.<PoolBattery>of() : inTurn.toList()) {
             if (battery.code().equals(inMachine.get(machine.code()))
@@ -148,9 +149,12 @@ final class Uses {
                 && resources.battery(battery.code()).isFree(start, resources.seconds(shift.end()));
     }
 
-    /** Whether it would not be charged and cool again for a shift that it was decided for. */
+    /**
+     * Whether it would not be charged and cool again for a shift that it was decided for. Where the decided battery comes too late another
+     * may go in its place even so: the two change roles.
+     */
     private boolean isPromised(PoolBattery battery, Shift shift) {
-        Long next = next(battery, shift);
+        Map.Entry<Long, String> next = next(battery, shift);
         if (next == null) {
             return false;
         }
@@ -158,13 +162,13 @@ final class Uses {
                 .mapToLong(pair -> pair.seconds(shift.ah()))
                 .min()
                 .orElse(0);
-        return next < resources.seconds(shift.end()) + charged + draft.coolSeconds(battery.code());
+        return next.getKey() < resources.seconds(shift.end()) + charged + draft.coolSeconds(battery.code());
     }
 
-    /** @return when the next shift begins that it was decided for; null for none */
-    private @Nullable Long next(PoolBattery battery, Shift shift) {
-        NavigableSet<Long> starts = promised.get(battery.code());
-        return starts == null ? null : starts.ceiling(resources.seconds(shift.start()));
+    /** @return the next shift that it was decided for, its beginning and its machine; null for none */
+    private Map.@Nullable Entry<Long, String> next(PoolBattery battery, Shift shift) {
+        NavigableMap<Long, String> shifts = promised.get(battery.code());
+        return shifts == null ? null : shifts.ceilingEntry(resources.seconds(shift.start()));
     }
 
     /** The decided one, then the longest rested, then the one that is in the machine, then the one that has worked least. */
@@ -267,7 +271,7 @@ final class Uses {
                 fit.stream().filter(battery -> isReady(battery, shift)).toList();
         String decided = decisions.batteryOf(Decisions.shift(machine, shift));
         return ready.stream()
-                .filter(battery -> battery.code().equals(decided) || !isPromised(battery, shift))
+                .filter(battery -> decided != null || !isPromised(battery, shift))
                 .findFirst()
                 .map(battery -> Message.of(
                         decisions.without().contains(Decisions.shift(machine, shift))
@@ -278,8 +282,8 @@ final class Uses {
     }
 
     private Message kept(PoolBattery battery, Shift shift) {
-        return Message.of(
-                "plan.unmet.kept", battery.code(), resources.instant(Objects.requireNonNull(next(battery, shift))));
+        Map.Entry<Long, String> next = Objects.requireNonNull(next(battery, shift));
+        return Message.of("plan.unmet.kept", battery.code(), next.getValue(), resources.instant(next.getKey()));
     }
 
     /** One battery helps one machine: whoever goes without is told of another than the machine before. */

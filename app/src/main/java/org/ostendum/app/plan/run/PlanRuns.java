@@ -1,4 +1,4 @@
-package org.ostendum.app.plan;
+package org.ostendum.app.plan.run;
 
 import static org.ostendum.app.db.jooq.Tables.PERSON;
 import static org.ostendum.app.db.jooq.Tables.PLAN_MARK;
@@ -14,7 +14,7 @@ import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.app.plan.PlanRun.State;
+import org.ostendum.app.plan.run.PlanRun.State;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanProblem;
 import org.springframework.stereotype.Repository;
@@ -22,7 +22,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Plans that are searched, proposed, in force and past, with what has been done of them. */
 @Repository
-class PlanRuns {
+public class PlanRuns {
     private final DSLContext sql;
     private final StoredPlan stored;
 
@@ -36,13 +36,14 @@ class PlanRuns {
      *
      * @param done false for not possible
      */
-    record Mark(boolean done, String reason) {}
+    public record Mark(boolean done, String reason) {}
 
     /**
      * @param night the night it is for, of which there is one plan of its own; null for one that was asked for
      * @return its id; empty where that night has one
      */
-    Optional<Long> add(PlanProblem problem, String because, @Nullable Long by, @Nullable LocalDate night, Instant now) {
+    public Optional<Long> add(
+            PlanProblem problem, String because, @Nullable Long by, @Nullable LocalDate night, Instant now) {
         return sql.insertInto(PLAN_RUN)
                 .set(PLAN_RUN.MADE_AT, now)
                 .set(PLAN_RUN.MADE_BY, by)
@@ -59,12 +60,12 @@ class PlanRuns {
                 .fetchOptional(PLAN_RUN.ID);
     }
 
-    Optional<PlanRun> byId(long id) {
+    public Optional<PlanRun> byId(long id) {
         return select(PLAN_RUN.ID.eq(id)).stream().findFirst();
     }
 
     /** @return the newest in one of the states */
-    Optional<PlanRun> newest(State... states) {
+    public Optional<PlanRun> newest(State... states) {
         return select(PLAN_RUN.STATE.in(Arrays.stream(states).map(State::name).toList())).stream()
                 .findFirst();
     }
@@ -109,12 +110,12 @@ class PlanRuns {
                         r.value13()));
     }
 
-    PlanProblem problem(long id) {
+    public PlanProblem problem(long id) {
         return stored.problem(one(id, PLAN_RUN.PROBLEM));
     }
 
     /** @return empty before it was found */
-    Optional<Plan> plan(long id) {
+    public Optional<Plan> plan(long id) {
         return Optional.ofNullable(one(id, PLAN_RUN.RESULT)).map(stored::plan);
     }
 
@@ -123,7 +124,7 @@ class PlanRuns {
     }
 
     /** @return whether it is to be searched: not where it was dropped meanwhile */
-    boolean begin(long id) {
+    public boolean begin(long id) {
         return sql.update(PLAN_RUN)
                         .set(PLAN_RUN.STATE, State.SEARCHING.name())
                         .where(PLAN_RUN.ID.eq(id))
@@ -132,7 +133,7 @@ class PlanRuns {
                 == 1;
     }
 
-    void best(long id, long unmet, double cost) {
+    public void best(long id, long unmet, double cost) {
         sql.update(PLAN_RUN)
                 .set(PLAN_RUN.BEST_UNMET, (int) unmet)
                 .set(PLAN_RUN.BEST_COST, cost)
@@ -140,11 +141,11 @@ class PlanRuns {
                 .execute();
     }
 
-    boolean isStopAsked(long id) {
+    public boolean isStopAsked(long id) {
         return sql.fetchExists(sql.selectFrom(PLAN_RUN).where(PLAN_RUN.ID.eq(id).and(PLAN_RUN.STOP_ASKED)));
     }
 
-    void askToStop(long id) {
+    public void askToStop(long id) {
         sql.update(PLAN_RUN)
                 .set(PLAN_RUN.STOP_ASKED, true)
                 .where(PLAN_RUN.ID.eq(id))
@@ -168,7 +169,7 @@ class PlanRuns {
                 .execute();
     }
 
-    void keep(long id, Plan plan) {
+    public void keep(long id, Plan plan) {
         sql.update(PLAN_RUN)
                 .set(PLAN_RUN.RESULT, stored.write(plan))
                 .where(PLAN_RUN.ID.eq(id))
@@ -176,14 +177,14 @@ class PlanRuns {
     }
 
     /** The problem it answers is another by now. */
-    void change(long id, PlanProblem problem) {
+    public void change(long id, PlanProblem problem) {
         sql.update(PLAN_RUN)
                 .set(PLAN_RUN.PROBLEM, stored.write(problem))
                 .where(PLAN_RUN.ID.eq(id))
                 .execute();
     }
 
-    void fail(long id, String fault, Instant now) {
+    public void fail(long id, String fault, Instant now) {
         end(id, State.FAILED, now);
         sql.update(PLAN_RUN)
                 .set(PLAN_RUN.FAULT, fault)
@@ -191,7 +192,7 @@ class PlanRuns {
                 .execute();
     }
 
-    void drop(long id, Instant now) {
+    public void drop(long id, Instant now) {
         end(id, State.DROPPED, now);
     }
 
@@ -224,7 +225,7 @@ class PlanRuns {
     }
 
     /** @return what was said of each job, by its id */
-    Map<String, Mark> marks(long id) {
+    public Map<String, Mark> marks(long id) {
         return sql.selectFrom(PLAN_MARK)
                 .where(PLAN_MARK.PLAN_RUN_ID.eq(id))
                 .fetchMap(
@@ -233,7 +234,7 @@ class PlanRuns {
     }
 
     /** The first thing said of a job holds. */
-    void mark(long id, String job, boolean done, String reason, long by, Instant now) {
+    public void mark(long id, String job, boolean done, String reason, long by, Instant now) {
         sql.insertInto(PLAN_MARK)
                 .set(PLAN_MARK.PLAN_RUN_ID, id)
                 .set(PLAN_MARK.JOB, job)

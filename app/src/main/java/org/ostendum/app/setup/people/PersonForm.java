@@ -1,4 +1,4 @@
-package org.ostendum.app.setup;
+package org.ostendum.app.setup.people;
 
 import org.jspecify.annotations.Nullable;
 import org.ostendum.app.form.Adding;

@@ -1,4 +1,4 @@
-package org.ostendum.app.setup;
+package org.ostendum.app.setup.model;
 
 import java.util.Objects;
 import java.util.stream.Stream;

@@ -1,4 +1,4 @@
-package org.ostendum.app.setup;
+package org.ostendum.app.setup.model;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;

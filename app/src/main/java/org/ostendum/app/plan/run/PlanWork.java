@@ -1,4 +1,4 @@
-package org.ostendum.app.plan;
+package org.ostendum.app.plan.run;
 
 import com.github.kagkarlsson.scheduler.Scheduler;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
@@ -26,7 +26,7 @@ import org.springframework.stereotype.Component;
  * is taken up again by another.
  */
 @Component
-class PlanWork implements SmartLifecycle {
+public class PlanWork implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(PlanWork.class);
     /** Long ago by any clock: it is taken up as soon as somebody is free. */
     private static final Instant AT_ONCE = Instant.EPOCH.plus(Duration.ofDays(1));
@@ -73,7 +73,7 @@ class PlanWork implements SmartLifecycle {
     }
 
     /** Lets a plan be searched by whoever is free first. */
-    void ask(long run) {
+    public void ask(long run) {
         scheduler.schedule(task.instance(String.valueOf(run)), AT_ONCE);
     }
 
@@ -97,7 +97,7 @@ class PlanWork implements SmartLifecycle {
      *
      * @throws BrokenPlan where that does not help either
      */
-    Plan find(long run, PlanProblem problem, Consumer<PlanSearch.Progress> told) {
+    public Plan find(long run, PlanProblem problem, Consumer<PlanSearch.Progress> told) {
         try {
             return searched(run, problem, told);
         } catch (BrokenPlan e) {

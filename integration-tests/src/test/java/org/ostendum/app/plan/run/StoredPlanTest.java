@@ -1,4 +1,4 @@
-package org.ostendum.app.plan;
+package org.ostendum.app.plan.run;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

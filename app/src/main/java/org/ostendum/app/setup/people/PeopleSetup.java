@@ -1,4 +1,4 @@
-package org.ostendum.app.setup;
+package org.ostendum.app.setup.people;
 
 import java.util.Map;
 import java.util.Objects;

@@ -1,4 +1,4 @@
-package org.ostendum.app.plan;
+package org.ostendum.app.plan.run;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.ostendum.app.db.jooq.Tables.PLAN_RUN;
@@ -21,6 +21,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.ostendum.app.people.People;
+import org.ostendum.app.plan.Planning;
 import org.ostendum.app.support.ApplicationTest;
 import org.ostendum.app.support.Patience;
 import org.ostendum.core.plan.Plan;
@@ -67,7 +68,7 @@ class PlanWorkTest extends ApplicationTest {
         }
 
         @Override
-        Plan find(long run, PlanProblem problem, Consumer<PlanSearch.Progress> told) {
+        public Plan find(long run, PlanProblem problem, Consumer<PlanSearch.Progress> told) {
             assertThat(searched.add(run)).isTrue();
             together.countDown();
             try {

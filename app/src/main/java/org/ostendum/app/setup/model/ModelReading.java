@@ -1,4 +1,4 @@
-package org.ostendum.app.setup;
+package org.ostendum.app.setup.model;
 
 import static org.ostendum.app.form.Checked.given;
 

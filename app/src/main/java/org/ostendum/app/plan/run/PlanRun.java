@@ -1,4 +1,4 @@
-package org.ostendum.app.plan;
+package org.ostendum.app.plan.run;
 
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
@@ -12,7 +12,7 @@ import org.jspecify.annotations.Nullable;
  * @param fault why no plan came of it; null where none is known
  * @param takenBy name of the lead who took it; null where nobody has
  */
-record PlanRun(
+public record PlanRun(
         long id,
         Instant madeAt,
         @Nullable String madeBy,
@@ -26,7 +26,7 @@ record PlanRun(
         boolean stopAsked,
         @Nullable String fault,
         @Nullable String takenBy) {
-    enum State {
+    public enum State {
         WAITING,
         SEARCHING,
         PROPOSED,
@@ -36,7 +36,7 @@ record PlanRun(
         DROPPED,
         FAILED;
 
-        boolean isUnderWay() {
+        public boolean isUnderWay() {
             return this == WAITING || this == SEARCHING;
         }
     }
