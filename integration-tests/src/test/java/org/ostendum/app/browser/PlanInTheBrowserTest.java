@@ -121,7 +121,7 @@ class PlanInTheBrowserTest extends ApplicationTest {
         hand.awaitText(".told", "Done and written down");
         hand.go("/plan/mine");
         assertThat(hand.text(".run-list li.next h2"))
-                .as("the state shows that it is done")
+                .as(() -> "the state shows that it is done, on\n" + hand.text("#content"))
                 .isNotEqualTo(first);
         hand.go("/plan/wrong");
         hand.press("It is over");
