@@ -1,8 +1,13 @@
 package org.ostendum.planner;
 
+import java.util.Collections;
+import java.util.Comparator;
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
 import java.util.TreeSet;
 
 /** Which works may share batteries, directly or by others. */
@@ -15,20 +20,24 @@ final class Sharing {
     static void tell(List<WorkAndCharge> works) {
         Sharing sharing = new Sharing();
         works.forEach(sharing::join);
-        Map<TreeSet<Integer>, int[]> told = new HashMap<>();
+        IdentityHashMap<TreeSet<Integer>, int[]> told = new IdentityHashMap<>();
         for (WorkAndCharge work : works) {
             work.peers = told.computeIfAbsent(
-                    sharing.orders.get(work.getFitting().get(0)),
+                    Objects.requireNonNull(sharing.orders.get(work.getFitting().get(0))),
                     peers -> peers.stream().mapToInt(Integer::intValue).toArray());
         }
     }
 
     private void join(WorkAndCharge work) {
-        TreeSet<Integer> joined = new TreeSet<>(List.of(work.order));
+        Set<TreeSet<Integer>> met = Collections.newSetFromMap(new IdentityHashMap<>());
         for (Stock battery : work.getFitting()) {
-            joined.addAll(orders.getOrDefault(battery, new TreeSet<>()));
+            met.add(orders.computeIfAbsent(battery, any -> new TreeSet<>()));
         }
-        work.getFitting().forEach(battery -> orders.put(battery, joined));
-        orders.replaceAll((battery, peers) -> joined.contains(peers.first()) ? joined : peers);
+        TreeSet<Integer> joined = Collections.max(met, Comparator.comparingInt(Set::size));
+        joined.add(work.order);
+        if (met.size() > 1) {
+            met.forEach(joined::addAll);
+            orders.replaceAll((battery, pool) -> met.contains(pool) ? joined : pool);
+        }
     }
 }
