@@ -184,6 +184,21 @@ class PlanMakerTest {
                 .contains(Message.of("plan.unmet.kept", "B4", "F2", at(1, 6)));
     }
 
+    /** It is full, but somebody washes it while the shift goes on. */
+    @Test
+    void whatIsTiedUpInTheShiftIsToldLikeWhatNobodyPutsIn() {
+        List.of("F1", "F2").forEach(code -> room.with(SmallRoom.truck(code, null, 6, 14)));
+        List.of("B1", "B2", "B3").forEach(code -> room.with(SmallRoom.battery(code, 590)));
+        room.with(SmallRoom.battery("B4", 0, new Due(Task.WASH, at(0, 0), at(1, 0), 60, 0)));
+        room.pinned.add(new PlanJob("wash", Task.WASH, "B4", null, null, null, "tom", at(0, 8), at(0, 9), true, null));
+        assertThat(plan().unmet())
+                .filteredOn(un -> "mon".equals(un.shift())
+                        && un.machine() != null
+                        && un.machine().startsWith("F"))
+                .extracting(Plan.Unmet::why)
+                .contains(Message.of("plan.unmet.nobody", "B4"));
+    }
+
     /** B1 is still flat; B4 goes in its place, and B1 will be ready when B4 would have been wanted. */
     @Test
     void aBatteryThatComesTooLateChangesRolesWithAnother() {

@@ -262,23 +262,30 @@ final class Uses {
         long ready = Objects.requireNonNull(of(next).ready);
         return ready > resources.seconds(shift.start())
                 ? late(next, resources.instant(ready), machine)
-                : unused(machine, shift, fit);
+                : unused(next, machine, shift, fit);
     }
 
-    /** Why none of those that are ready goes into it. */
-    private Message unused(PlanMachine machine, Shift shift, List<PoolBattery> fit) {
+    /**
+     * Why none of those that are ready goes into it.
+     *
+     * @param soonest code of the one that has been ready longest, though it may be tied up meanwhile
+     */
+    private Message unused(String soonest, PlanMachine machine, Shift shift, List<PoolBattery> fit) {
+        String key = Decisions.shift(machine, shift);
         List<PoolBattery> ready =
                 fit.stream().filter(battery -> isReady(battery, shift)).toList();
-        String decided = decisions.batteryOf(Decisions.shift(machine, shift));
-        return ready.stream()
-                .filter(battery -> decided != null || !isPromised(battery, shift))
+        boolean isKept = decisions.batteryOf(key) == null
+                && !ready.isEmpty()
+                && ready.stream().allMatch(battery -> isPromised(battery, shift));
+        if (isKept) {
+            return kept(ready.get(0), shift);
+        }
+        String code = ready.stream()
+                .filter(battery -> !isPromised(battery, shift))
                 .findFirst()
-                .map(battery -> Message.of(
-                        decisions.without().contains(Decisions.shift(machine, shift))
-                                ? "plan.unmet.spared"
-                                : "plan.unmet.nobody",
-                        battery.code()))
-                .orElseGet(() -> kept(ready.get(0), shift));
+                .map(PoolBattery::code)
+                .orElse(soonest);
+        return Message.of(decisions.without().contains(key) ? "plan.unmet.spared" : "plan.unmet.nobody", code);
     }
 
     private Message kept(PoolBattery battery, Shift shift) {
