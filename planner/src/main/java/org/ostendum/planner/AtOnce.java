@@ -27,7 +27,7 @@ final class AtOnce extends AbstractMove<RoomPlan> {
         }
 
         boolean isNew() {
-            return !work.getOutlet().equals(outlet) || work.getWait() != waits;
+            return !outlet.equals(work.getOutlet()) || work.getWait() != waits;
         }
     }
 

@@ -1,28 +1,29 @@
 package org.ostendum.planner;
 
 import java.util.List;
-import java.util.Random;
 
 /** Puts a charge on a charger where another ends or begins: chargers that are short are filled without gaps only so. */
 public final class BesideAnotherFactory extends RandomMoves {
     private static final int TRIES = 20;
 
     @Override
-    AtOnce draw(RoomPlan plan, Random chance) {
-        WorkAndCharge work = any(plan, chance);
-        for (int i = 0; i < TRIES; i++) {
-            WorkAndCharge other = any(plan, chance);
-            if (other != work && other.isCharged() && work.getOutlets().contains(other.getOutlet())) {
-                long lasts = work.chargeEnd() - work.chargeStart();
-                long start = chance.nextBoolean() ? other.chargeEnd() : other.chargeStart() - lasts;
-                long waits = work.waits(start);
+    AtOnce draw(Drawing drawing) {
+        WorkAndCharge work = drawing.work();
+        for (int i = 0; work.isWorked() && i < TRIES; i++) {
+            Outlet outlet = drawing.any(work.getOutlets());
+            List<WorkAndCharge> others = drawing.occupancy().on(outlet);
+            if (!others.isEmpty()) {
+                long waits = work.waits(start(drawing, drawing.any(others), work.lasts(work.getBattery(), outlet)));
                 if (waits >= 0 && waits <= RoomPlan.MOST_WAITS) {
-                    return charged(work, other.getOutlet(), (int) waits);
+                    return charged(work, outlet, (int) waits);
                 }
             }
         }
-        Outlet outlet = work.getOutlets().get(chance.nextInt(work.getOutlets().size()));
-        return charged(work, outlet, chance.nextInt(RoomPlan.MOST_WAITS + 1));
+        return charged(work, drawing.any(work.getOutlets()), drawing.chance().nextInt(RoomPlan.MOST_WAITS + 1));
+    }
+
+    private static long start(Drawing drawing, WorkAndCharge other, long lasts) {
+        return drawing.chance().nextBoolean() ? other.chargeEnd() : other.chargeStart() - lasts;
     }
 
     private static AtOnce charged(WorkAndCharge work, Outlet outlet, int waits) {

@@ -2,7 +2,6 @@ package org.ostendum.planner;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Random;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -10,42 +9,36 @@ import org.jspecify.annotations.Nullable;
  * comes next, or another battery takes that over.
  */
 public final class FilledFactory extends RandomMoves {
-    private static final int TRIES = 20;
-
     @Override
-    AtOnce draw(RoomPlan plan, Random chance) {
-        for (int i = 0; i < TRIES; i++) {
-            WorkAndCharge work = any(plan, chance);
-            if (!work.isWorked() && !work.first) {
-                Stock battery =
-                        work.getFitting().get(chance.nextInt(work.getFitting().size()));
-                return new Filling(plan, work, battery, chance).move();
-            }
+    AtOnce draw(Drawing drawing) {
+        List<WorkAndCharge> without = drawing.occupancy().without();
+        if (without.isEmpty()) {
+            return AtOnce.NOTHING;
         }
-        return AtOnce.NOTHING;
+        WorkAndCharge work = drawing.any(without);
+        return new Filling(drawing, work, drawing.any(work.getFitting())).move();
     }
 
     /** One battery for one shift. */
     private static final class Filling {
+        private final Drawing drawing;
         private final WorkAndCharge work;
         private final Stock battery;
-        private final Random chance;
         private final Places places;
-        private final Peers peers;
         private final List<AtOnce.Placed> placed = new ArrayList<>();
         private final List<AtOnce.Taken> taken = new ArrayList<>();
 
-        Filling(RoomPlan plan, WorkAndCharge work, Stock battery, Random chance) {
+        Filling(Drawing drawing, WorkAndCharge work, Stock battery) {
+            this.drawing = drawing;
             this.work = work;
             this.battery = battery;
-            this.chance = chance;
-            this.places = new Places(plan, chance);
-            this.peers = new Peers(plan, work);
+            this.places = new Places(drawing);
         }
 
         AtOnce move() {
             taken.add(new AtOnce.Taken(work, battery));
-            return isReady(peers.before(battery, work.order)) && isChargedFor(peers.next(battery, work.order))
+            Occupancy occupancy = drawing.occupancy();
+            return isReady(occupancy.before(battery, work.order)) && isChargedFor(occupancy.next(battery, work.order))
                     ? new AtOnce(placed, taken)
                     : AtOnce.NOTHING;
         }
@@ -66,7 +59,7 @@ public final class FilledFactory extends RandomMoves {
             }
             AtOnce.Placed late = place(work, Long.MAX_VALUE);
             if (late != null) {
-                taken.addAll(peers.takenOver(next, battery, late.ready(battery), chance));
+                taken.addAll(new ChangedRoles(drawing).from(next, battery, late.ready(battery)));
             }
             return late != null;
         }

@@ -1,21 +1,18 @@
 package org.ostendum.planner;
 
-import java.util.List;
-import java.util.function.Function;
 import org.jspecify.annotations.NullUnmarked;
 
 /** Which works begin with a change of batteries, from when on each of these can be made, and whether there are hands enough for all. */
 @NullUnmarked
 final class HandOvers {
     private final Crew crew;
-    private final Function<Stock, List<WorkAndCharge>> having;
     private final Machines machines;
+    private final Occupancy occupancy;
 
-    /** @param having all works that a battery has at the moment */
-    HandOvers(RoomPlan plan, Machines machines, Function<Stock, List<WorkAndCharge>> having) {
+    HandOvers(RoomPlan plan, Machines machines, Occupancy occupancy) {
         this.machines = machines;
         this.crew = new Crew(plan.problem(), plan.getWorks());
-        this.having = having;
+        this.occupancy = occupancy;
         plan.getWorks().forEach(work -> work.changeFrom = WorkAndCharge.NO_CHANGE);
     }
 
@@ -25,13 +22,8 @@ final class HandOvers {
     }
 
     /** Counts anew what depends on when the battery is charged after a work. */
-    void afterCharge(WorkAndCharge work, List<WorkAndCharge> others) {
-        WorkAndCharge next = null;
-        for (WorkAndCharge other : others) {
-            if (other.order > work.order && (next == null || other.order < next.order)) {
-                next = other;
-            }
-        }
+    void afterCharge(WorkAndCharge work) {
+        WorkAndCharge next = occupancy.next(work.getBattery(), work.order);
         if (next != null) {
             count(next);
         }
@@ -79,12 +71,7 @@ final class HandOvers {
     }
 
     private long ready(WorkAndCharge work) {
-        WorkAndCharge before = null;
-        for (WorkAndCharge other : having.apply(work.getBattery())) {
-            if (other.order < work.order && (before == null || other.order > before.order)) {
-                before = other;
-            }
-        }
+        WorkAndCharge before = occupancy.before(work.getBattery(), work.order);
         return before == null ? work.getBattery().readyAt() : before.ready();
     }
 }

@@ -3,6 +3,7 @@ package org.ostendum.planner;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -21,6 +22,8 @@ import org.ostendum.core.plan.PlanProblem;
 import org.ostendum.core.plan.cost.Hurry;
 import org.ostendum.core.plan.cost.Rotation;
 import org.ostendum.core.plan.make.Decisions;
+import org.ostendum.core.plan.room.Pairing;
+import org.ostendum.core.plan.room.PlanCharger;
 import org.ostendum.core.plan.room.PlanMachine;
 import org.ostendum.core.plan.room.PoolBattery;
 import org.ostendum.core.plan.room.Shift;
@@ -40,20 +43,9 @@ final class Model {
         this.problem = problem;
         this.lookup = new PlanLookup(problem);
         this.until = seconds(problem.until());
+        problem.chargers().forEach(charger -> outlets.put(charger.code(), outlet(charger)));
         Map<String, Integer> handicaps = Rotation.handicaps(problem);
         problem.batteries().forEach(battery -> stocks.put(battery.code(), stock(battery, handicaps)));
-        List<String> airs = List.copyOf(problem.room().airs().keySet());
-        problem.chargers()
-                .forEach(charger -> outlets.put(
-                        charger.code(),
-                        new Outlet(
-                                charger.code(),
-                                charger.kw(),
-                                charger.litresPerHour(),
-                                airs.indexOf(charger.air()),
-                                charger.away().stream()
-                                        .map(away -> new long[] {seconds(away.start()), seconds(away.end())})
-                                        .toList())));
         pinnedUses = problem.pinned().stream()
                 .filter(job -> job.what() == Task.USE && job.machine() != null && job.shift() != null)
                 .map(job -> Decisions.shift(Objects.requireNonNull(job.machine()), Objects.requireNonNull(job.shift())))
@@ -64,16 +56,35 @@ final class Model {
                 .collect(Collectors.toSet());
     }
 
+    private Outlet outlet(PlanCharger charger) {
+        return new Outlet(
+                outlets.size(),
+                charger.code(),
+                charger.kw(),
+                charger.litresPerHour(),
+                List.copyOf(problem.room().airs().keySet()).indexOf(charger.air()),
+                charger.away().stream()
+                        .map(away -> new long[] {seconds(away.start()), seconds(away.end())})
+                        .toList());
+    }
+
     private Stock stock(PoolBattery battery, Map<String, Integer> handicaps) {
         boolean fixed = lookup.isFixed(battery.code());
+        Map<String, Pairing> pairings = lookup.chargersFor(battery.code());
+        BitSet reach = new BitSet();
+        pairings.keySet()
+                .forEach(charger ->
+                        reach.set(Objects.requireNonNull(outlets.get(charger)).index()));
         return new Stock(
+                stocks.size(),
                 battery.code(),
                 fixed,
                 battery.missingAh() == 0,
                 battery.coolUntil() == null ? 0 : seconds(battery.coolUntil()),
                 fixed ? 0 : 60L * problem.rules().coolMinutes(),
                 handicaps.getOrDefault(battery.code(), 0),
-                lookup.chargersFor(battery.code()));
+                outlets.keySet().stream().map(pairings::get).toList(),
+                reach);
     }
 
     private long seconds(Instant at) {
@@ -96,7 +107,6 @@ final class Model {
             works.forEach(work -> work.earlier = earlier.before(work));
         }
         inOrder(works, known);
-        Sharing.tell(works);
         return new RoomPlan(works, new Pricing(problem), problem);
     }
 
@@ -161,10 +171,10 @@ final class Model {
     }
 
     private List<Outlet> chargersOf(List<Stock> batteries) {
-        return batteries.stream()
-                .flatMap(stock -> stock.pairings().keySet().stream())
-                .distinct()
-                .map(code -> Objects.requireNonNull(outlets.get(code)))
+        BitSet met = new BitSet();
+        batteries.forEach(stock -> met.or(stock.reach()));
+        return outlets.values().stream()
+                .filter(outlet -> met.get(outlet.index()))
                 .toList();
     }
 
@@ -172,15 +182,12 @@ final class Model {
         WorkAndCharge.Before before = past.before(work);
         Stock battery = before.battery() == null ? null : stocks.get(before.battery());
         Outlet outlet = before.charger() == null ? null : outlets.get(before.charger());
-        boolean charged = outlet != null;
-        long wait = charged
+        long wait = outlet != null
                 ? Math.max(0, (before.chargeStart() - work.end + WorkAndCharge.WAIT_STEP - 1) / WorkAndCharge.WAIT_STEP)
                 : 0;
         work.decide(
                 work.first ? work.getFitting().get(0) : work.getFitting().contains(battery) ? battery : null,
-                charged && work.getOutlets().contains(outlet)
-                        ? outlet
-                        : work.getOutlets().get(0),
+                outlet != null && work.getOutlets().contains(outlet) ? outlet : null,
                 (int) Math.min(RoomPlan.MOST_WAITS, wait));
     }
 
@@ -197,13 +204,19 @@ final class Model {
                 if (!work.first) {
                     batteries.put(work.getKey(), work.getBattery().code());
                 }
-                charges.put(
-                        work.getKey(),
-                        new Decisions.Charge(
-                                work.getOutlet().code(), problem.from().plusSeconds(work.chargeStart())));
+                charges.put(work.getKey(), charge(work));
             }
         }
         return new Decisions(batteries, charges, Map.of(), without);
+    }
+
+    /** What is left without a charge is charged where there is room in the end, so as not to be in the way of others. */
+    private Decisions.Charge charge(WorkAndCharge work) {
+        return work.getOutlet() == null
+                ? new Decisions.Charge(
+                        work.getOutlets().get(0).code(),
+                        problem.from().plusSeconds(work.startAfter(RoomPlan.MOST_WAITS)))
+                : new Decisions.Charge(work.getOutlet().code(), problem.from().plusSeconds(work.chargeStart()));
     }
 
     /** A plan that there is: which battery worked a shift, and where it was charged then. */

@@ -5,10 +5,11 @@ import java.util.List;
 /**
  * A charger as the search sees it.
  *
+ * @param index its place among all chargers
  * @param air which of the room's airs it gasses into, in their order; -1 for one that has no limit of its own
  * @param away stretches in which it cannot be used, seconds from the plan's beginning
  */
-record Outlet(String code, double kw, double litresPerHour, int air, List<long[]> away) {
+record Outlet(int index, String code, double kw, double litresPerHour, int air, List<long[]> away) {
     boolean isAway(long from, long until) {
         for (long[] gone : away) {
             if (from < gone[1] && gone[0] < until) {
@@ -25,7 +26,7 @@ record Outlet(String code, double kw, double litresPerHour, int air, List<long[]
 
     @Override
     public int hashCode() {
-        return code.hashCode();
+        return index;
     }
 
     @Override

@@ -1,6 +1,6 @@
 package org.ostendum.planner;
 
-import java.util.Random;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** Where and when a charge may well run: at once, late, where the price changes or where another begins or ends; on a free charger. */
@@ -11,12 +11,10 @@ final class Places {
     private static final long STEP = 600;
     private static final int NEXT_PRICES = 4;
 
-    private final RoomPlan plan;
-    private final Random chance;
+    private final RandomMoves.Drawing drawing;
 
-    Places(RoomPlan plan, Random chance) {
-        this.plan = plan;
-        this.chance = chance;
+    Places(RandomMoves.Drawing drawing) {
+        this.drawing = drawing;
     }
 
     /**
@@ -25,11 +23,10 @@ final class Places {
      * @return null where none was found
      */
     AtOnce.@Nullable Placed pick(WorkAndCharge work, Stock battery, long latest) {
-        Peers peers = new Peers(plan, work);
         for (int i = 0; i < TRIES; i++) {
             long waits = work.waits(start(work, battery, latest));
             if (waits >= 0 && waits <= RoomPlan.MOST_WAITS) {
-                Outlet outlet = peers.free(work, battery, work.startAfter(waits), chance);
+                Outlet outlet = free(work, battery, work.startAfter(waits));
                 if (outlet != null && work.startAfter(waits) + work.lasts(battery, outlet) <= latest) {
                     return new AtOnce.Placed(work, outlet, (int) waits);
                 }
@@ -38,33 +35,56 @@ final class Places {
         return null;
     }
 
+    /** @return the quicker of two chargers on which nothing else charges meanwhile; null where all are taken */
+    private @Nullable Outlet free(WorkAndCharge work, Stock battery, long start) {
+        List<Outlet> outlets = work.getOutlets();
+        int from = drawing.chance().nextInt(outlets.size());
+        Outlet first = null;
+        for (int i = 0; i < outlets.size(); i++) {
+            Outlet outlet = outlets.get((from + i) % outlets.size());
+            long lasts = work.lasts(battery, outlet);
+            if (lasts > 0 && drawing.occupancy().isFree(outlet, work, start, start + lasts)) {
+                if (first != null) {
+                    return lasts < work.lasts(battery, first) ? outlet : first;
+                }
+                first = outlet;
+            }
+        }
+        return first;
+    }
+
     private long start(WorkAndCharge work, Stock battery, long latest) {
         long lasts = work.lasts(battery, work.getOutlets().get(0));
-        return switch (chance.nextInt(KINDS)) {
+        return switch (drawing.chance().nextInt(KINDS)) {
             case 0 -> work.end;
             case 1 ->
                 Math.min(
                         work.startAfter(RoomPlan.MOST_WAITS),
-                        latest - lasts - STEP * chance.nextInt(STEPS_BEFORE_LATEST));
+                        latest - lasts - STEP * drawing.chance().nextInt(STEPS_BEFORE_LATEST));
             case 2 -> atPrice(work, lasts);
-            case 3 -> atOther(plan.getWorks().get(work.peers[chance.nextInt(work.peers.length)]), lasts);
-            default -> work.startAfter(chance.nextInt(RoomPlan.MOST_WAITS + 1));
+            case 3 -> atOther(work, lasts);
+            default -> work.startAfter(drawing.chance().nextInt(RoomPlan.MOST_WAITS + 1));
         };
     }
 
     private long atPrice(WorkAndCharge work, long lasts) {
-        long[] changes = plan.getPricing().changes();
-        int one = chance.nextInt(NEXT_PRICES);
+        long[] changes = drawing.plan().getPricing().changes();
+        int one = drawing.chance().nextInt(NEXT_PRICES);
         while (one < changes.length && changes[one] < work.end) {
             one += NEXT_PRICES;
         }
         if (one >= changes.length) {
             return work.end;
         }
-        return chance.nextBoolean() ? changes[one] : changes[one] - lasts;
+        return drawing.chance().nextBoolean() ? changes[one] : changes[one] - lasts;
     }
 
-    private long atOther(WorkAndCharge other, long lasts) {
-        return chance.nextBoolean() ? other.chargeEnd() : other.chargeStart() - lasts;
+    private long atOther(WorkAndCharge work, long lasts) {
+        List<WorkAndCharge> others = drawing.occupancy().on(drawing.any(work.getOutlets()));
+        if (others.isEmpty()) {
+            return work.end;
+        }
+        WorkAndCharge other = drawing.any(others);
+        return drawing.chance().nextBoolean() ? other.chargeEnd() : other.chargeStart() - lasts;
     }
 }

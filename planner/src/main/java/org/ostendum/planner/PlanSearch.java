@@ -98,11 +98,14 @@ public final class PlanSearch {
         return PlanMaker.make(problem, decided.changedSoon(problem));
     }
 
-    /** Where there was a plan, what is left of it is where the search begins. */
+    /** Where there was a plan, what is left of it is where the search begins, unless too little is left. */
     private Plan known(Plan thumb) {
-        Plan cheap = Cheaper.than(problem, thumb);
         Plan earlier = problem.earlier();
-        return earlier == null ? cheap : best(PlanMaker.make(problem, Decisions.of(problem, earlier)), cheap);
+        if (earlier == null) {
+            return Cheaper.than(problem, thumb);
+        }
+        Plan left = PlanMaker.make(problem, Decisions.of(problem, earlier));
+        return best(left, thumb).equals(left) ? left : best(left, Cheaper.than(problem, thumb));
     }
 
     /** Where a plan is in force, one shift more is not worth turning everything round: what moves weighs too. */

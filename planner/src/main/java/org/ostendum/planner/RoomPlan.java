@@ -14,7 +14,7 @@ import org.ostendum.core.plan.PlanProblem;
 import org.ostendum.core.plan.cost.Uncharged;
 
 /** A room as the solver searches it. Medium counts shifts without a battery, the soonest most; soft the other terms in hundredths. */
-@PlanningSolution
+@PlanningSolution(solutionCloner = RoomPlanCloner.class)
 @NullUnmarked
 public class RoomPlan {
     static final int MOST_WAITS = (int) (Uncharged.WAITS_AT_MOST.toSeconds() / WorkAndCharge.WAIT_STEP);

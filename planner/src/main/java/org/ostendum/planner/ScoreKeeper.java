@@ -2,11 +2,6 @@ package org.ostendum.planner;
 
 import ai.timefold.solver.core.api.score.buildin.hardmediumsoftlong.HardMediumSoftLongScore;
 import ai.timefold.solver.core.api.score.calculator.IncrementalScoreCalculator;
-import java.util.ArrayList;
-import java.util.HashMap;
-import java.util.List;
-import java.util.Map;
-import java.util.Objects;
 import org.jspecify.annotations.NullUnmarked;
 import org.ostendum.core.plan.Term;
 import org.ostendum.core.plan.cost.Rest;
@@ -30,8 +25,7 @@ public final class ScoreKeeper implements IncrementalScoreCalculator<RoomPlan, H
     private Loads loads;
     private HandOvers handOvers;
     private Machines machines;
-    private Map<Stock, List<WorkAndCharge>> byBattery;
-    private Map<Outlet, List<WorkAndCharge>> byOutlet;
+    private Occupancy occupancy;
     private long hard;
     private long medium;
     private long soft;
@@ -43,17 +37,13 @@ public final class ScoreKeeper implements IncrementalScoreCalculator<RoomPlan, H
         pricing = plan.getPricing();
         loads = new Loads(pricing);
         machines = new Machines(plan.getWorks());
-        handOvers = new HandOvers(plan, machines, this::having);
-        byBattery = new HashMap<>();
-        byOutlet = new HashMap<>();
+        occupancy = new Occupancy(
+                plan.problem().batteries().size(), plan.problem().chargers().size());
+        handOvers = new HandOvers(plan, machines, occupancy);
         hard = 0;
         medium = 0;
         soft = 0;
-        for (WorkAndCharge work : plan.getWorks()) {
-            work.counted = false;
-            work.getFitting().forEach(battery -> byBattery.computeIfAbsent(battery, any -> new ArrayList<>()));
-            work.getOutlets().forEach(outlet -> byOutlet.computeIfAbsent(outlet, any -> new ArrayList<>()));
-        }
+        plan.getWorks().forEach(work -> work.counted = false);
         plan.getWorks().forEach(this::putOn);
     }
 
@@ -74,10 +64,9 @@ public final class ScoreKeeper implements IncrementalScoreCalculator<RoomPlan, H
     }
 
     private void takeOff(WorkAndCharge work) {
+        occupancy.remove(work);
         if (work.isWorked()) {
-            having(work.getBattery()).remove(work);
-            others(byOutlet, work.getOutlet()).remove(work);
-            handOvers.afterCharge(work, having(work.getBattery()));
+            handOvers.afterCharge(work);
         }
         count(work, -1);
         work.counted = false;
@@ -87,20 +76,16 @@ public final class ScoreKeeper implements IncrementalScoreCalculator<RoomPlan, H
         work.reckon();
         count(work, 1);
         work.counted = true;
+        occupancy.add(work);
         if (work.isWorked()) {
-            having(work.getBattery()).add(work);
-            others(byOutlet, work.getOutlet()).add(work);
-            handOvers.afterCharge(work, having(work.getBattery()));
+            handOvers.afterCharge(work);
         }
         handOvers.at(work);
     }
 
-    private List<WorkAndCharge> having(Stock battery) {
-        return others(byBattery, battery);
-    }
-
-    private static <T> List<WorkAndCharge> others(Map<T, List<WorkAndCharge>> all, T key) {
-        return Objects.requireNonNull(all.get(key));
+    /** @return what each battery does at the moment, kept with the score */
+    Occupancy occupancy() {
+        return occupancy;
     }
 
     /** @param sign 1 to put on, -1 to take off what the work adds beside all others */
@@ -112,12 +97,12 @@ public final class ScoreKeeper implements IncrementalScoreCalculator<RoomPlan, H
         }
         hard += sign * alone(work);
         soft += sign * cost(work);
-        for (WorkAndCharge other : having(work.getBattery())) {
+        for (WorkAndCharge other : occupancy.having(work.getBattery())) {
             pair(work, other, sign);
         }
         if (work.isCharged()) {
             loads.add(work, sign);
-            for (WorkAndCharge other : others(byOutlet, work.getOutlet())) {
+            for (WorkAndCharge other : occupancy.on(work.getOutlet())) {
                 hard += sign * together(work, other);
             }
         }
@@ -129,7 +114,7 @@ public final class ScoreKeeper implements IncrementalScoreCalculator<RoomPlan, H
     }
 
     private static long alone(WorkAndCharge work) {
-        long broken = work.pairing() == null ? NOT_TOGETHER : 0;
+        long broken = work.getOutlet() != null && work.pairing() == null ? NOT_TOGETHER : 0;
         if (work.isCharged() && work.getOutlet().isAway(work.chargeStart(), work.chargeEnd())) {
             broken += AWAY;
         }
@@ -177,7 +162,7 @@ public final class ScoreKeeper implements IncrementalScoreCalculator<RoomPlan, H
     /** What one use more costs its battery, beside the others it has. */
     private long rotation(WorkAndCharge work) {
         int uses = 0;
-        for (WorkAndCharge other : having(work.getBattery())) {
+        for (WorkAndCharge other : occupancy.having(work.getBattery())) {
             uses += other.first ? 0 : 1;
         }
         int handicap = work.getBattery().handicap();

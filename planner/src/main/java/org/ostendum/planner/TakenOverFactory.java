@@ -1,7 +1,6 @@
 package org.ostendum.planner;
 
 import java.util.List;
-import java.util.Random;
 
 /**
  * Moves a charge, and lets another battery take over what its own would then come too late for. One thing after the other would break a
@@ -9,21 +8,20 @@ import java.util.Random;
  */
 public final class TakenOverFactory extends RandomMoves {
     @Override
-    AtOnce draw(RoomPlan plan, Random chance) {
-        WorkAndCharge work = any(plan, chance);
+    AtOnce draw(Drawing drawing) {
+        WorkAndCharge work = drawing.work();
         if (!work.isWorked()) {
             return AtOnce.NOTHING;
         }
         Stock battery = work.getBattery();
-        AtOnce.Placed placed = new Places(plan, chance).pick(work, battery, Long.MAX_VALUE);
+        AtOnce.Placed placed = new Places(drawing).pick(work, battery, Long.MAX_VALUE);
         if (placed == null) {
             return AtOnce.NOTHING;
         }
-        Peers peers = new Peers(plan, work);
-        WorkAndCharge next = peers.next(battery, work.order);
+        WorkAndCharge next = drawing.occupancy().next(battery, work.order);
         long ready = placed.ready(battery);
         return next == null || ready <= next.neededBy
                 ? new AtOnce(List.of(placed), List.of())
-                : new AtOnce(List.of(placed), peers.takenOver(next, battery, ready, chance));
+                : new AtOnce(List.of(placed), new ChangedRoles(drawing).from(next, battery, ready));
     }
 }

@@ -15,7 +15,7 @@ import org.ostendum.core.plan.room.Pairing;
  */
 @PlanningEntity
 @NullUnmarked
-public class WorkAndCharge {
+public class WorkAndCharge implements Cloneable {
     static final long WAIT_STEP = 60;
     static final long NO_CHANGE = Long.MIN_VALUE;
     private static final long SAME_START = 900;
@@ -28,9 +28,6 @@ public class WorkAndCharge {
 
     /** Battery in the machine before its first shift; null for others. */
     String found;
-
-    /** Orders of all works whose batteries it may share, from the earliest on. */
-    int[] peers = {};
 
     /** In the order of beginning, unlike for any two: the first charges before all. */
     int order;
@@ -62,7 +59,8 @@ public class WorkAndCharge {
     @PlanningVariable(valueRangeProviderRefs = "fitting", allowsUnassigned = true)
     private Stock battery;
 
-    @PlanningVariable(valueRangeProviderRefs = "outlets")
+    /** None for a battery that is left without a charge. */
+    @PlanningVariable(valueRangeProviderRefs = "outlets", allowsUnassigned = true)
     private Outlet outlet;
 
     @PlanningVariable(valueRangeProviderRefs = "waits")
@@ -82,6 +80,15 @@ public class WorkAndCharge {
         this.end = end;
         this.ah = ah;
         this.until = until;
+    }
+
+    /** @return one that is decided alike, whose decisions can then be others */
+    WorkAndCharge copy() {
+        try {
+            return (WorkAndCharge) super.clone();
+        } catch (CloneNotSupportedException e) {
+            throw new AssertionError(e);
+        }
     }
 
     void mayTake(List<Stock> batteries, List<Outlet> chargers) {
@@ -140,7 +147,7 @@ public class WorkAndCharge {
 
     /** Works out once what follows from the decisions. */
     void reckon() {
-        pairing = battery == null || outlet == null ? null : battery.pairings().get(outlet.code());
+        pairing = battery == null || outlet == null ? null : battery.on(outlet);
         chargeStart = startAfter(wait);
         charged = pairing != null && chargeStart < until;
         chargeEnd = pairing == null ? chargeStart : chargeStart + pairing.seconds(ah);
@@ -158,11 +165,11 @@ public class WorkAndCharge {
 
     /** @return seconds that the battery’s charge after it would last there; 0 where it does not go */
     long lasts(Stock charged, Outlet charger) {
-        Pairing pair = charged.pairings().get(charger.code());
+        Pairing pair = charged.on(charger);
         return pair == null ? 0 : pair.seconds(ah);
     }
 
-    /** @return null for a battery that does not go on that charger */
+    /** @return null for a battery that is not charged or does not go on that charger */
     Pairing pairing() {
         return pairing;
     }
@@ -202,6 +209,7 @@ public class WorkAndCharge {
         boolean other = !battery.code().equals(earlier.battery());
         boolean elsewhere = earlier.charger() != null
                 && (other
+                        || outlet == null
                         || !outlet.code().equals(earlier.charger())
                         || Math.abs(chargeStart() - earlier.chargeStart()) > SAME_START);
         return (other && !first ? 1 : 0) + (elsewhere ? 1 : 0);

@@ -2,8 +2,8 @@ package org.ostendum.planner;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.BitSet;
 import java.util.List;
-import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -23,7 +23,7 @@ class CrewTest {
 
     private static WorkAndCharge shift(long start) {
         WorkAndCharge work = new WorkAndCharge("F1\n" + start, false, start, start + HOUR, 100, 10 * HOUR);
-        work.mayTake(List.of(new Stock("B1", false, true, 0, 0, 0, Map.of())), List.of());
+        work.mayTake(List.of(new Stock(0, "B1", false, true, 0, 0, 0, List.of(), new BitSet())), List.of());
         return work;
     }
 

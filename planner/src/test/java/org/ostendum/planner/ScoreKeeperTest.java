@@ -8,12 +8,15 @@ import ai.timefold.solver.core.config.solver.EnvironmentMode;
 import ai.timefold.solver.core.config.solver.SolverConfig;
 import ai.timefold.solver.core.config.solver.termination.TerminationConfig;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanProblem;
+import org.ostendum.core.plan.Term;
 import org.ostendum.core.plan.make.Decisions;
 import org.ostendum.core.plan.make.PlanMaker;
+import org.ostendum.core.plan.room.Span;
 
 class ScoreKeeperTest {
     private final PlanProblem problem = TruckRoom.problem();
@@ -30,6 +33,20 @@ class ScoreKeeperTest {
                         .withPhases(Moves.localSearch(new TerminationConfig().withStepCountLimit(steps))))
                 .buildSolver()
                 .solve(model.start(PlanMaker.byRuleOfThumb(problem)));
+    }
+
+    /** A battery for which there was no charger is left without a charge in the search too, not put on one that is taken. */
+    @Test
+    void aPlanThatLeavesBatteriesUnchargedIsAPlan() {
+        List<Span> secondDay = List.of(new Span(TruckRoom.at(1, 0), TruckRoom.at(2, 0)));
+        PlanProblem oneDay = problem.with(site -> site.withChargers(
+                site.chargers().stream().map(charger -> charger.away(secondDay)).toList()));
+        Plan thumb = PlanMaker.byRuleOfThumb(oneDay);
+        ScoreKeeper keeper = new ScoreKeeper();
+        keeper.resetWorkingSolution(new Model(oneDay).start(thumb));
+        assertThat(thumb.amount(Term.UNCHARGED)).isPositive();
+        assertThat(keeper.calculateScore().isFeasible()).isTrue();
+        assertThat(keeper.calculateScore().mediumScore()).isNegative();
     }
 
     /** After each move, and each move taken back, the library reckons the score anew and compares. */

@@ -9,6 +9,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.plan.Plan;
@@ -48,7 +49,7 @@ public final class Cheaper {
         this.restWeight = PlanCosts.weight(problem, Term.REST);
     }
 
-    /** A charge, when it may begin, and when its battery has to be ready. */
+    /** A charge, when it may begin, when its battery has to be ready and when it works; null where it need not rest before. */
     private static final class Slack {
         private final String key;
         private final String battery;
@@ -134,7 +135,8 @@ public final class Cheaper {
 
     private Slack slack(String key, PlanJob charge, double missing, long from, List<PlanJob> after) {
         Pairing pair = Objects.requireNonNull(lookup.pairing(charge.battery(), charge.charger()));
-        long cool = lookup.isFixed(charge.battery()) ? 0 : 60L * problem.rules().coolMinutes();
+        boolean rests = !lookup.isFixed(charge.battery());
+        long cool = rests ? 60L * problem.rules().coolMinutes() : 0;
         @Nullable Long ready = null;
         @Nullable Long works = null;
         for (PlanJob job : after) {
@@ -142,7 +144,7 @@ public final class Cheaper {
                 ready = seconds(job.start()) - cool;
             }
             if (job.what() == Task.USE) {
-                works = seconds(job.start());
+                works = rests ? seconds(job.start()) : null;
                 break;
             }
         }
@@ -151,7 +153,7 @@ public final class Cheaper {
     }
 
     private void wait(Plan plan) {
-        Resources resources = new Resources(problem, lookup);
+        Resources resources = new Resources(problem);
         plan.jobs().stream()
                 .filter(PlanJob::pinned)
                 .filter(job -> job.what().wantsCharger())
@@ -184,8 +186,9 @@ public final class Cheaper {
     private Resources.Place best(Resources resources, Slack slack) {
         Resources.Place best = slack.place;
         double least = cost(slack, best);
+        Map<Long, Set<Long>> starts = new HashMap<>();
         for (Pairing pair : lookup.chargersFor(slack.battery).values()) {
-            for (long start : starts(slack, pair)) {
+            for (long start : starts.computeIfAbsent(pair.seconds(slack.missing), lasts -> starts(slack, lasts))) {
                 Resources.Place place =
                         resources.onCharger(pair, slack.missing, start).orElse(null);
                 if (place != null && fits(slack, place) && cost(slack, place) < least - 1e-9) {
@@ -202,10 +205,9 @@ public final class Cheaper {
     }
 
     /** At once, where the price changes, and as late as can be. */
-    private Iterable<Long> starts(Slack slack, Pairing pair) {
-        long lasts = pair.seconds(slack.missing);
+    private Set<Long> starts(Slack slack, long lasts) {
         long last = Math.min(slack.from + Uncharged.WAITS_AT_MOST.toSeconds(), slack.ready - lasts);
-        TreeSet<Long> starts = new TreeSet<>();
+        Set<Long> starts = new TreeSet<>();
         starts.add(slack.from);
         for (Price change : problem.tariff()) {
             long at = seconds(change.start());
@@ -223,7 +225,7 @@ public final class Cheaper {
                 * price.hoursTimesPrice(
                         problem.from().plusSeconds(place.start()),
                         problem.from().plusSeconds(place.end()));
-        double rest = slack.works == null || lookup.isFixed(slack.battery)
+        double rest = slack.works == null
                 ? 0
                 : Rest.hoursShort(
                         (slack.works - place.end()) / 3600.0 - problem.rules().coolMinutes() / 60.0);

@@ -30,7 +30,7 @@ final class Draft {
     Draft(PlanProblem problem) {
         this.problem = problem;
         this.lookup = new PlanLookup(problem);
-        this.resources = new Resources(problem, lookup);
+        this.resources = new Resources(problem);
     }
 
     /** Puts in what stays as it is. */

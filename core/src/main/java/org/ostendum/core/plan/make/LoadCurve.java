@@ -6,24 +6,42 @@ import org.jspecify.annotations.Nullable;
 /** A sum over time that may not exceed a limit, by the minute: what touches a minute counts for all of it. */
 final class LoadCurve {
     private static final double ROUNDING = 1e-6;
+    private static final int HOUR = 60;
+    private static final int A_DAY = 1440;
 
     private final double most;
     private double[] minutes;
+
+    /** The most of each hour: one that has room need not be gone through by the minute. */
+    private double[] hours;
 
     /** @param most of it at any moment; null for no limit */
     LoadCurve(@Nullable Double most, int minutes) {
         this.most = most == null ? Double.POSITIVE_INFINITY : most;
         this.minutes = new double[Math.max(1, minutes)];
+        this.hours = new double[this.minutes.length / HOUR + 1];
     }
 
     void add(long from, long until, double much) {
         int last = last(until);
         if (last >= minutes.length) {
-            minutes = Arrays.copyOf(minutes, last + 1440);
+            minutes = Arrays.copyOf(minutes, last + A_DAY);
+            hours = Arrays.copyOf(hours, minutes.length / HOUR + 1);
         }
         for (int minute = first(from); minute <= last; minute++) {
             minutes[minute] += much;
         }
+        for (int hour = first(from) / HOUR; hour <= last / HOUR; hour++) {
+            hours[hour] = mostOf(hour);
+        }
+    }
+
+    private double mostOf(int hour) {
+        double found = 0;
+        for (int minute = HOUR * hour; minute < Math.min(minutes.length, HOUR * (hour + 1)); minute++) {
+            found = Math.max(found, minutes[minute]);
+        }
+        return found;
     }
 
     /** @return seconds at which the last minute ends that has no room for so much more; -1 where all have */
@@ -34,9 +52,14 @@ final class LoadCurve {
         if (most == Double.POSITIVE_INFINITY) {
             return -1;
         }
-        for (int minute = Math.min(last(until), minutes.length - 1); minute >= first(from); minute--) {
-            if (minutes[minute] + much > most + ROUNDING) {
+        int minute = Math.min(last(until), minutes.length - 1);
+        while (minute >= first(from)) {
+            if (hours[minute / HOUR] + much <= most + ROUNDING) {
+                minute = HOUR * (minute / HOUR) - 1;
+            } else if (minutes[minute] + much > most + ROUNDING) {
                 return 60L * (minute + 1);
+            } else {
+                minute--;
             }
         }
         return -1;

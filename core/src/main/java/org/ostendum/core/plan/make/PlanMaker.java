@@ -212,9 +212,7 @@ public final class PlanMaker {
                 return there;
             }
         }
-        return pairs.values().stream()
-                .flatMap(pair -> resources.charge(event.battery(), pair, event.missing(), event.at()).stream())
-                .min(Comparator.comparingLong(Resources.Place::start).thenComparing(Resources.Place::end));
+        return resources.firstCharge(event.battery(), pairs.values(), event.missing(), event.at());
     }
 
     private @Nullable Message why(Event event, Resources.Place place) {

@@ -2,6 +2,8 @@ package org.ostendum.core.plan.make;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -9,7 +11,6 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.ostendum.core.plan.PlanLookup;
 import org.ostendum.core.plan.PlanProblem;
 import org.ostendum.core.plan.room.Pairing;
 import org.ostendum.core.plan.room.PlanCharger;
@@ -23,38 +24,59 @@ final class Resources {
     private static final int TRIES = 4000;
 
     private final PlanProblem problem;
-    private final PlanLookup lookup;
     private final long until;
     private final Map<String, Calendar> batteries = new LinkedHashMap<>();
-    private final Map<String, Calendar> chargers = new LinkedHashMap<>();
+    private final Map<String, Socket> chargers = new HashMap<>();
     private final Map<String, Calendar> people = new LinkedHashMap<>();
     private final Calendar bench = new Calendar();
     private final boolean anybodyQuiet;
     private final LoadCurve power;
-    private final LoadCurve gas;
-    private final Map<String, LoadCurve> airs = new HashMap<>();
 
-    Resources(PlanProblem problem, PlanLookup lookup) {
+    Resources(PlanProblem problem) {
         this.problem = problem;
-        this.lookup = lookup;
         this.until = seconds(problem.until());
         this.anybodyQuiet =
                 problem.people().stream().anyMatch(worker -> !worker.quiet().isEmpty());
         int minutes = (int) (until / 60) + 1;
         power = new LoadCurve(problem.room().kwMost(), minutes);
-        gas = new LoadCurve(problem.room().litresPerHourMost(), minutes);
-        problem.room().airs().forEach((air, most) -> airs.put(air, new LoadCurve(most, minutes)));
         problem.batteries().forEach(battery -> batteries.put(battery.code(), new Calendar()));
         problem.people().forEach(worker -> people.put(worker.code(), new Calendar()));
+        LoadCurve gas = new LoadCurve(problem.room().litresPerHourMost(), minutes);
+        Map<String, LoadCurve> airs = new HashMap<>();
+        problem.room().airs().forEach((air, most) -> airs.put(air, new LoadCurve(most, minutes)));
         for (PlanCharger charger : problem.chargers()) {
             Calendar calendar = new Calendar();
             charger.away().forEach(away -> calendar.take(seconds(away.start()), seconds(away.end())));
-            chargers.put(charger.code(), calendar);
+            LoadCurve own = airs.get(charger.air());
+            chargers.put(charger.code(), new Socket(charger, calendar, own == null ? List.of(gas) : List.of(gas, own)));
+        }
+    }
+
+    /**
+     * A charger, when it is taken, and the air it gasses into.
+     *
+     * @param gas the air of all, and its own where that has a limit
+     */
+    private record Socket(PlanCharger charger, Calendar calendar, List<LoadCurve> gas) {
+        /** @return seconds at which the last minute ends whose air has no room for its gas; -1 where all have */
+        long gassyUntil(long from, long until) {
+            long last = -1;
+            for (LoadCurve air : gas) {
+                last = Math.max(last, air.fullUntil(from, until, charger.litresPerHour()));
+            }
+            return last;
+        }
+
+        void gas(long from, long until, int sign) {
+            gas.forEach(air -> air.add(from, until, sign * charger.litresPerHour()));
         }
     }
 
     /** A charge that could be: its charger and its seconds. */
-    record Place(Pairing pair, long start, long end) {}
+    record Place(Pairing pair, long start, long end) {
+        static final Comparator<Place> FIRST =
+                Comparator.comparingLong(Place::start).thenComparing(Place::end);
+    }
 
     /** A person who could be at something, and when. */
     record Hand(String person, long start, long end) {}
@@ -81,6 +103,10 @@ final class Resources {
     }
 
     Calendar charger(String code) {
+        return socket(code).calendar();
+    }
+
+    private Socket socket(String code) {
         return Objects.requireNonNull(chargers.get(code));
     }
 
@@ -93,62 +119,61 @@ final class Resources {
 
     /** Takes a charger with its power; gas from when the charge finishes. */
     void takeCharger(String code, long start, long gasFrom, long end) {
-        PlanCharger charger = Objects.requireNonNull(lookup.charger(code));
-        charger(code).take(start, end);
-        power.add(start, end, charger.kw());
-        gas(charger).forEach(air -> air.add(gasFrom, end, charger.litresPerHour()));
+        Socket socket = socket(code);
+        socket.calendar().take(start, end);
+        power.add(start, end, socket.charger().kw());
+        socket.gas(gasFrom, end, 1);
     }
 
     void giveBack(String code, long start, long gasFrom, long end) {
-        PlanCharger charger = Objects.requireNonNull(lookup.charger(code));
-        charger(code).free(start);
-        power.add(start, end, -charger.kw());
-        gas(charger).forEach(air -> air.add(gasFrom, end, -charger.litresPerHour()));
-    }
-
-    /** @return the air of all, and its own where that has a limit */
-    private List<LoadCurve> gas(PlanCharger charger) {
-        LoadCurve own = airs.get(charger.air());
-        return own == null ? List.of(gas) : List.of(gas, own);
-    }
-
-    /** @return seconds at which the last minute ends whose air has no room for its gas; -1 where all have */
-    private long gassyUntil(PlanCharger charger, long from, long until) {
-        return gas(charger).stream()
-                .mapToLong(air -> air.fullUntil(from, until, charger.litresPerHour()))
-                .max()
-                .orElse(-1);
+        Socket socket = socket(code);
+        socket.calendar().free(start);
+        power.add(start, end, -socket.charger().kw());
+        socket.gas(gasFrom, end, -1);
     }
 
     /** @return the first place on the charger from a moment on, whatever the battery does meanwhile */
     Optional<Place> onCharger(Pairing pair, double missing, long from) {
-        return charge(new Calendar(), pair, missing, from);
+        return charge(new Calendar(), pair, missing, from, until - 1);
     }
 
     /** @return the first whole minute from which the charge may run through; empty for none before the plan ends */
     Optional<Place> charge(String battery, Pairing pair, double missing, long from) {
-        return charge(battery(battery), pair, missing, from);
+        return charge(battery(battery), pair, missing, from, until - 1);
     }
 
-    private Optional<Place> charge(Calendar battery, Pairing pair, double missing, long from) {
-        PlanCharger charger = Objects.requireNonNull(lookup.charger(pair.charger()));
+    /** @return where it may begin first, of those the one where it ends first; empty for none before the plan ends */
+    Optional<Place> firstCharge(String battery, Collection<Pairing> pairs, double missing, long from) {
+        Place best = null;
+        for (Pairing pair : pairs) {
+            long latest = best == null ? until - 1 : best.start();
+            Place place = charge(battery(battery), pair, missing, from, latest).orElse(null);
+            if (place != null && (best == null || Place.FIRST.compare(place, best) < 0)) {
+                best = place;
+            }
+        }
+        return Optional.ofNullable(best);
+    }
+
+    private Optional<Place> charge(Calendar battery, Pairing pair, double missing, long from, long latest) {
+        Socket socket = socket(pair.charger());
         long lasts = pair.seconds(missing);
         long finish = Math.min(lasts, Math.round(60 * pair.finishMinutes()));
         long start = wholeMinute(Math.max(0, from));
-        for (int tries = 0; start < until && tries < TRIES; tries++) {
+        for (int tries = 0; start <= latest && tries < TRIES; tries++) {
             long end = start + lasts;
-            Long taken = charger(pair.charger()).inTheWay(start, end);
+            Long taken = socket.calendar().inTheWay(start, end);
             Long busy = taken == null ? battery.inTheWay(start, end) : taken;
             if (busy != null) {
                 start = wholeMinute(busy);
                 continue;
             }
-            long dark = power.fullUntil(start, end, charger.kw());
+            long dark = power.fullUntil(start, end, socket.charger().kw());
             if (dark >= 0) {
                 start = later(start, dark);
                 continue;
             }
-            long gassy = gassyUntil(charger, end - finish, end);
+            long gassy = socket.gassyUntil(end - finish, end);
             if (gassy < 0) {
                 return Optional.of(new Place(pair, start, end));
             }
@@ -167,10 +192,10 @@ final class Resources {
 
     /** @return whether the charger could go on so long after a charge */
     boolean goesOn(String code, long start, long end) {
-        PlanCharger charger = Objects.requireNonNull(lookup.charger(code));
-        return charger(code).isFree(start, end)
-                && power.fullUntil(start, end, charger.kw()) < 0
-                && gassyUntil(charger, start, end) < 0;
+        Socket socket = socket(code);
+        return socket.calendar().isFree(start, end)
+                && power.fullUntil(start, end, socket.charger().kw()) < 0
+                && socket.gassyUntil(start, end) < 0;
     }
 
     /**
