@@ -12,6 +12,7 @@ import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.Consumer;
+import java.util.function.DoubleFunction;
 import org.jspecify.annotations.Nullable;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanProblem;
@@ -25,24 +26,29 @@ import org.ostendum.core.plan.make.PlanMaker;
  */
 public final class PlanSearch {
     private final PlanProblem problem;
-    private final TerminationConfig end;
+    private final DoubleFunction<TerminationConfig> end;
+    private final Comparator<Plan> order;
     private @Nullable Solver<RoomPlan> solver;
     private volatile boolean stopped;
 
-    private PlanSearch(PlanProblem problem, TerminationConfig end) {
+    private PlanSearch(PlanProblem problem, DoubleFunction<TerminationConfig> end) {
         this.problem = problem;
         this.end = end;
+        Plan earlier = problem.earlier();
+        this.order = earlier == null ? Plan.BETTER_FIRST : new Disturbance(problem, earlier).betterFirst();
     }
 
     /** Searches for the seconds of the problem. */
     public static PlanSearch timed(PlanProblem problem) {
+        int millis = 1000 * Math.max(1, problem.seconds());
         return new PlanSearch(
-                problem, new TerminationConfig().withSpentLimit(Duration.ofSeconds(Math.max(1, problem.seconds()))));
+                problem, part -> new TerminationConfig().withSpentLimit(Duration.ofMillis(Math.round(part * millis))));
     }
 
     /** Searches for so many steps: the same problem and seed give the same plan. */
     public static PlanSearch stepped(PlanProblem problem, int steps) {
-        return new PlanSearch(problem, new TerminationConfig().withStepCountLimit(steps));
+        return new PlanSearch(
+                problem, part -> new TerminationConfig().withStepCountLimit((int) Math.round(part * steps)));
     }
 
     /** A plan on the way, by the search's own reckoning: what it costs without the care that is placed at the end. */
@@ -104,13 +110,14 @@ public final class PlanSearch {
         if (earlier == null) {
             return Cheaper.than(problem, thumb);
         }
-        Plan left = PlanMaker.make(problem, Decisions.of(problem, earlier));
+        Plan left = best(
+                PlanMaker.make(problem, Decisions.of(problem, earlier)),
+                PlanMaker.make(problem, Decisions.leavingOut(problem, earlier)));
         return best(left, thumb).equals(left) ? left : best(left, Cheaper.than(problem, thumb));
     }
 
     /** Where a plan is in force, one shift more is not worth turning everything round: what moves weighs too. */
     private Plan best(Plan one, Plan other) {
-        Comparator<Plan> order = problem.earlier() == null ? Plan.BETTER_FIRST : Comparator.comparingDouble(Plan::cost);
         return Collections.min(List.of(one, other), order);
     }
 
@@ -131,6 +138,6 @@ public final class PlanSearch {
                         new ScoreDirectorFactoryConfig().withIncrementalScoreCalculatorClass(ScoreKeeper.class))
                 .withEnvironmentMode(EnvironmentMode.NO_ASSERT)
                 .withRandomSeed(problem.seed())
-                .withPhases(Moves.localSearch(end));
+                .withPhases(Moves.phases(end));
     }
 }

@@ -20,6 +20,8 @@ public final class ScoreKeeper implements IncrementalScoreCalculator<RoomPlan, H
     private static final long LESS_EACH_SECONDS = 1800;
     private static final long TOO_FEW_HANDS = 10;
     private static final long MOST_LATE = 10_000;
+    /** A little is left for what moves where the plan is put together. */
+    private static final double MAY_MOVE = 0.8 * Disturbance.MAY_MOVE;
 
     private Pricing pricing;
     private Loads loads;
@@ -29,6 +31,8 @@ public final class ScoreKeeper implements IncrementalScoreCalculator<RoomPlan, H
     private long hard;
     private long medium;
     private long soft;
+    private long moves;
+    private long mayMove;
 
     public ScoreKeeper() {}
 
@@ -43,6 +47,8 @@ public final class ScoreKeeper implements IncrementalScoreCalculator<RoomPlan, H
         hard = 0;
         medium = 0;
         soft = 0;
+        moves = 0;
+        mayMove = mayMove(plan);
         plan.getWorks().forEach(work -> work.counted = false);
         plan.getWorks().forEach(this::putOn);
     }
@@ -60,7 +66,14 @@ public final class ScoreKeeper implements IncrementalScoreCalculator<RoomPlan, H
     @Override
     public HardMediumSoftLongScore calculateScore() {
         return HardMediumSoftLongScore.of(
-                -hard - loads.over() - TOO_FEW_HANDS * handOvers.over(), -medium, -soft - pricing.peak(loads.peak()));
+                -hard - loads.over() - TOO_FEW_HANDS * handOvers.over(),
+                -medium - UNMET * Math.max(0, moves - mayMove),
+                -soft - pricing.peak(loads.peak()));
+    }
+
+    private static long mayMove(RoomPlan plan) {
+        return Math.round(MAY_MOVE
+                * plan.getWorks().stream().mapToInt(WorkAndCharge::mostMoves).sum());
     }
 
     private void takeOff(WorkAndCharge work) {
@@ -95,6 +108,7 @@ public final class ScoreKeeper implements IncrementalScoreCalculator<RoomPlan, H
             hard += work.first ? sign * FIRST_LEFT : 0;
             return;
         }
+        moves += (long) sign * work.moves();
         hard += sign * alone(work);
         soft += sign * cost(work);
         for (WorkAndCharge other : occupancy.having(work.getBattery())) {

@@ -201,6 +201,11 @@ public class WorkAndCharge implements Cloneable {
         return pairing == null ? 0 : Math.round(60 * pairing.finishMinutes());
     }
 
+    /** @return how many things there are that can be otherwise than in the plan before */
+    int mostMoves() {
+        return earlier.battery() == null ? 0 : (first ? 0 : 1) + (earlier.charger() == null ? 0 : 1);
+    }
+
     /** @return how many things are not as they were in the plan before */
     int moves() {
         if (earlier.battery() == null || battery == null) {

@@ -30,7 +30,8 @@ class ScoreKeeperTest {
                                 new ScoreDirectorFactoryConfig().withIncrementalScoreCalculatorClass(ScoreKeeper.class))
                         .withEnvironmentMode(mode)
                         .withRandomSeed(3L)
-                        .withPhases(Moves.localSearch(new TerminationConfig().withStepCountLimit(steps))))
+                        .withPhases(
+                                Moves.phases(part -> new TerminationConfig().withStepCountLimit((int) (part * steps)))))
                 .buildSolver()
                 .solve(model.start(PlanMaker.byRuleOfThumb(problem)));
     }

@@ -12,6 +12,7 @@ import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanProblem;
 import org.ostendum.core.plan.Term;
 import org.ostendum.core.plan.check.PlanChecker;
+import org.ostendum.core.plan.make.Decisions;
 import org.ostendum.core.plan.make.PlanMaker;
 import org.ostendum.core.plan.room.PlanCharger;
 import org.ostendum.core.plan.room.RoomLimits;
@@ -86,10 +87,34 @@ class SearchedRoomsTest {
         assertThat(searched(problem).jobs()).isEqualTo(searched(problem).jobs());
     }
 
-    /** A charger breaks: what has nothing to do with it stays. */
+    private static List<String> usesAndCharges(Plan plan) {
+        return plan.jobs().stream()
+                .filter(job -> job.what() == Task.USE || job.what() == Task.CHARGE)
+                .map(job -> String.join(
+                        " ",
+                        job.battery(),
+                        job.machine(),
+                        job.charger(),
+                        job.start().toString()))
+                .toList();
+    }
+
+    /** Also where shifts go without and batteries are left uncharged: nothing has to make room for them. */
     @Test
-    void planningAgainDisturbsLittle() {
-        PlanProblem before = room(30, 2, false, 8);
+    void aPlanThatIsPutTogetherAgainIsTheSame() {
+        PlanProblem problem = room(60, 2, true, 15);
+        Plan found = searched(problem);
+        Plan again = PlanMaker.make(problem, Decisions.leavingOut(problem, found));
+        assertThat(found.shiftsUnmet()).isPositive();
+        assertThat(found.amount(Term.UNCHARGED)).isPositive();
+        assertThat(usesAndCharges(again)).isEqualTo(usesAndCharges(found));
+    }
+
+    /** A charger breaks: what has nothing to do with it stays, though more machines would work if all was turned round. */
+    @ParameterizedTest
+    @CsvSource({"30,2,false,8", "60,2,true,15"})
+    void planningAgainDisturbsLittle(int batteries, int days, boolean tight, long seed) {
+        PlanProblem before = room(batteries, days, tight, seed);
         Plan inForce = searched(before);
         String dead = inForce.jobs(Task.CHARGE).findFirst().orElseThrow().charger();
         Plan again = searched(before.after(inForce, charger -> charger.code().equals(dead)));

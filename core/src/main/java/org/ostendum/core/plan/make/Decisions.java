@@ -2,6 +2,7 @@ package org.ostendum.core.plan.make;
 
 import java.time.Instant;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -34,8 +35,12 @@ public record Decisions(
         without = Set.copyOf(without);
     }
 
-    /** Where a charge runs and before when it does not begin. */
-    public record Charge(String charger, Instant notBefore) {}
+    /**
+     * Where a charge runs and before when it does not begin.
+     *
+     * @param charger null for whichever is free then
+     */
+    public record Charge(@Nullable String charger, Instant notBefore) {}
 
     public static String shift(PlanMachine machine, Shift shift) {
         return shift(machine.code(), shift.id());
@@ -50,8 +55,23 @@ public record Decisions(
         return "\n" + battery;
     }
 
-    /** @return what has been decided in a plan that there is */
+    /** @return what has been decided in a plan that there is; what it leaves out is free */
     public static Decisions of(PlanProblem problem, Plan plan) {
+        return of(problem, plan, Set.of(), false);
+    }
+
+    /** @return the same where what a plan leaves out stays out: none of its jobs has to make room for a shift or a charge more */
+    public static Decisions leavingOut(PlanProblem problem, Plan plan) {
+        Set<String> unmet = new HashSet<>();
+        for (Plan.Unmet one : plan.unmet()) {
+            if (one.machine() != null && one.shift() != null) {
+                unmet.add(shift(one.machine(), one.shift()));
+            }
+        }
+        return of(problem, plan, unmet, true);
+    }
+
+    private static Decisions of(PlanProblem problem, Plan plan, Set<String> without, boolean uncharged) {
         Map<String, String> batteries = new HashMap<>();
         Map<String, Charge> charges = new HashMap<>();
         Map<String, Instant> changes = new HashMap<>();
@@ -71,7 +91,10 @@ public record Decisions(
                 }
             }
         }
-        return new Decisions(batteries, charges, changes, Set.of());
+        if (uncharged) {
+            waiting.values().forEach(key -> charges.put(key, new Charge(null, problem.until())));
+        }
+        return new Decisions(batteries, charges, changes, without);
     }
 
     /** @return the same with every change made as soon as battery and machine are free: who is ill in the morning is missed less */

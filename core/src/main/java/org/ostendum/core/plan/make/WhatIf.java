@@ -7,6 +7,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanDifference;
@@ -96,7 +97,7 @@ public final class WhatIf {
     private Optional<String> key(PlanJob charge) {
         return decisions.charges().entrySet().stream()
                 .filter(entry -> entry.getValue().notBefore().equals(charge.start())
-                        && entry.getValue().charger().equals(charge.charger())
+                        && Objects.equals(entry.getValue().charger(), charge.charger())
                         && isOf(entry.getKey(), charge.battery()))
                 .map(Map.Entry::getKey)
                 .findFirst();
