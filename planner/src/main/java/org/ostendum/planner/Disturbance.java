@@ -1,46 +1,45 @@
 package org.ostendum.planner;
 
 import java.util.Comparator;
+import java.util.List;
 import org.ostendum.core.plan.Plan;
-import org.ostendum.core.plan.PlanJob;
-import org.ostendum.core.plan.PlanLookup;
 import org.ostendum.core.plan.PlanProblem;
 import org.ostendum.core.plan.Term;
 import org.ostendum.core.plan.cost.PlanCosts;
-import org.ostendum.core.plan.room.PlanCharger;
 import org.ostendum.core.plan.room.Task;
 
 /**
- * How much of a plan in force may be otherwise in the plan made after it. People have to know it again: beyond a share of its uses and
- * charges each that moves weighs as much as a shift without a battery, whatever is gained by it.
+ * How much of a plan in force may be otherwise in the plan made after it, beside what has to be. People have to know it again: beyond a
+ * share of its uses and charges each that moves weighs as much as a shift without a battery, whatever is gained by it.
  */
 final class Disturbance {
-    /** Of the uses and charges that could stay. Rule of thumb. */
-    static final double MAY_MOVE = 0.05;
+    /** Of the uses and charges. Rule of thumb. */
+    private static final double MAY_MOVE = 0.05;
 
-    private final PlanProblem problem;
-    private final Plan earlier;
-    private final PlanLookup lookup;
+    /** A little is left for what moves where the plan is put together. */
+    private static final double IN_THE_SEARCH = 0.8 * MAY_MOVE;
 
-    /** @param earlier the plan in force */
-    Disturbance(PlanProblem problem, Plan earlier) {
-        this.problem = problem;
-        this.earlier = earlier;
-        this.lookup = new PlanLookup(problem);
-    }
+    private Disturbance() {}
 
-    /** @return the better plan first */
-    Comparator<Plan> betterFirst() {
-        long mustMove = earlier.jobs(Task.CHARGE).filter(this::mustMove).count();
+    /**
+     * @param earlier the plan in force
+     * @param left what is left of it: what moves there had to
+     * @return the better plan first
+     */
+    static Comparator<Plan> betterFirst(PlanProblem problem, Plan earlier, Plan left) {
         long jobs = earlier.jobs(Task.CHARGE).count() + earlier.jobs(Task.USE).count();
-        double mayMove = mustMove + MAY_MOVE * (jobs - mustMove);
+        double mayMove = left.amount(Term.MOVED) + MAY_MOVE * jobs;
         double unmet = PlanCosts.weight(problem, Term.UNMET);
         return Comparator.comparingDouble(plan -> plan.cost() + unmet * Math.max(0, plan.amount(Term.MOVED) - mayMove));
     }
 
-    /** Its charger cannot be used any more: that is nobody’s choice. */
-    private boolean mustMove(PlanJob charge) {
-        PlanCharger charger = lookup.charger(charge.charger());
-        return charger == null || charger.away().stream().anyMatch(away -> away.touches(charge.span()));
+    /**
+     * @param works as the search begins
+     * @return how many may be otherwise while it goes on
+     */
+    static long mayMove(List<WorkAndCharge> works) {
+        long moved = works.stream().mapToLong(WorkAndCharge::moves).sum();
+        long most = works.stream().mapToLong(WorkAndCharge::mostMoves).sum();
+        return moved + Math.round(IN_THE_SEARCH * most);
     }
 }

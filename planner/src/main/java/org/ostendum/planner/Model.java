@@ -104,20 +104,10 @@ final class Model {
         works.forEach(work -> begin(work, past));
         if (problem.earlier() != null) {
             Past earlier = new Past(problem.earlier());
-            works.forEach(work -> work.earlier = staying(work, earlier.before(work)));
+            works.forEach(work -> work.earlier = earlier.before(work));
         }
         inOrder(works, known);
-        return new RoomPlan(works, new Pricing(problem), problem);
-    }
-
-    /** A charge whose charger cannot be used any more has to move: that is nobody’s choice. */
-    private WorkAndCharge.Before staying(WorkAndCharge work, WorkAndCharge.Before earlier) {
-        Outlet outlet = outlets.get(earlier.charger());
-        Stock battery = stocks.get(earlier.battery());
-        boolean stays = outlet != null
-                && battery != null
-                && !outlet.isAway(earlier.chargeStart(), earlier.chargeStart() + work.lasts(battery, outlet));
-        return stays ? earlier : new WorkAndCharge.Before(earlier.battery(), null, Long.MIN_VALUE);
+        return new RoomPlan(works, new Pricing(problem), problem, Disturbance.mayMove(works));
     }
 
     /** Each change in the last hour keeps the person and the time it has in the known plan; one made sooner could be made later. */

@@ -27,15 +27,13 @@ import org.ostendum.core.plan.make.PlanMaker;
 public final class PlanSearch {
     private final PlanProblem problem;
     private final DoubleFunction<TerminationConfig> end;
-    private final Comparator<Plan> order;
+    private Comparator<Plan> order = Plan.BETTER_FIRST;
     private @Nullable Solver<RoomPlan> solver;
     private volatile boolean stopped;
 
     private PlanSearch(PlanProblem problem, DoubleFunction<TerminationConfig> end) {
         this.problem = problem;
         this.end = end;
-        Plan earlier = problem.earlier();
-        this.order = earlier == null ? Plan.BETTER_FIRST : new Disturbance(problem, earlier).betterFirst();
     }
 
     /** Searches for the seconds of the problem. */
@@ -110,10 +108,15 @@ public final class PlanSearch {
         if (earlier == null) {
             return Cheaper.than(problem, thumb);
         }
-        Plan left = best(
-                PlanMaker.make(problem, Decisions.of(problem, earlier)),
-                PlanMaker.make(problem, Decisions.leavingOut(problem, earlier)));
-        return best(left, thumb).equals(left) ? left : best(left, Cheaper.than(problem, thumb));
+        Comparator<Plan> cheapest = Comparator.comparingDouble(Plan::cost);
+        Plan left = Collections.min(
+                List.of(
+                        PlanMaker.make(problem, Decisions.leavingOut(problem, earlier)),
+                        PlanMaker.make(problem, Decisions.of(problem, earlier))),
+                cheapest);
+        boolean isKept = left.cost() <= thumb.cost();
+        order = isKept ? Disturbance.betterFirst(problem, earlier, left) : cheapest;
+        return isKept ? left : best(left, Cheaper.than(problem, thumb));
     }
 
     /** Where a plan is in force, one shift more is not worth turning everything round: what moves weighs too. */

@@ -27,12 +27,15 @@ public class RoomPlan {
 
     private PlanProblem problem;
 
+    private long mayMove;
+
     @PlanningScore
     private HardMediumSoftLongScore score;
 
     public RoomPlan() {}
 
-    RoomPlan(List<WorkAndCharge> works, Pricing pricing, PlanProblem problem) {
+    RoomPlan(List<WorkAndCharge> works, Pricing pricing, PlanProblem problem, long mayMove) {
+        this.mayMove = mayMove;
         this.works = works;
         this.pricing = pricing;
         this.problem = problem;
@@ -53,6 +56,11 @@ public class RoomPlan {
 
     long shiftsUnmet() {
         return works.stream().filter(work -> !work.first && !work.isWorked()).count();
+    }
+
+    /** @return how many uses and charges may be otherwise than in the plan in force */
+    long mayMove() {
+        return mayMove;
     }
 
     PlanProblem problem() {

@@ -10,7 +10,7 @@ public final class RoomPlanCloner implements SolutionCloner<RoomPlan> {
     public RoomPlan cloneSolution(RoomPlan plan) {
         List<WorkAndCharge> works = new ArrayList<>(plan.getWorks().size());
         plan.getWorks().forEach(work -> works.add(work.copy()));
-        RoomPlan copy = new RoomPlan(works, plan.getPricing(), plan.problem());
+        RoomPlan copy = new RoomPlan(works, plan.getPricing(), plan.problem(), plan.mayMove());
         copy.setScore(plan.getScore());
         return copy;
     }

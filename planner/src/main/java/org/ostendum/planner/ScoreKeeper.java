@@ -20,9 +20,6 @@ public final class ScoreKeeper implements IncrementalScoreCalculator<RoomPlan, H
     private static final long LESS_EACH_SECONDS = 1800;
     private static final long TOO_FEW_HANDS = 10;
     private static final long MOST_LATE = 10_000;
-    /** A little is left for what moves where the plan is put together. */
-    private static final double MAY_MOVE = 0.8 * Disturbance.MAY_MOVE;
-
     private Pricing pricing;
     private Loads loads;
     private HandOvers handOvers;
@@ -48,7 +45,7 @@ public final class ScoreKeeper implements IncrementalScoreCalculator<RoomPlan, H
         medium = 0;
         soft = 0;
         moves = 0;
-        mayMove = mayMove(plan);
+        mayMove = plan.mayMove();
         plan.getWorks().forEach(work -> work.counted = false);
         plan.getWorks().forEach(this::putOn);
     }
@@ -69,11 +66,6 @@ public final class ScoreKeeper implements IncrementalScoreCalculator<RoomPlan, H
                 -hard - loads.over() - TOO_FEW_HANDS * handOvers.over(),
                 -medium - UNMET * Math.max(0, moves - mayMove),
                 -soft - pricing.peak(loads.peak()));
-    }
-
-    private static long mayMove(RoomPlan plan) {
-        return Math.round(MAY_MOVE
-                * plan.getWorks().stream().mapToInt(WorkAndCharge::mostMoves).sum());
     }
 
     private void takeOff(WorkAndCharge work) {

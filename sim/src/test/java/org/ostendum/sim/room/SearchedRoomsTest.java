@@ -129,6 +129,19 @@ class SearchedRoomsTest {
         assertThat(again.jobs(Task.CHARGE)).noneMatch(job -> dead.equals(job.charger()));
     }
 
+    /** Every second charger breaks: what has to move does not count, and no machine stands so that something stays. */
+    @ParameterizedTest
+    @CsvSource({"30,2,false,8", "60,2,true,15"})
+    void noMachineStandsSoThatTheRestStays(int batteries, int days, boolean tight, long seed) {
+        PlanProblem before = room(batteries, days, tight, seed);
+        Plan inForce = searched(before);
+        List<PlanCharger> chargers = before.chargers();
+        PlanProblem broken = before.after(inForce, charger -> chargers.indexOf(charger) % 2 == 1);
+        Plan again = searched(broken);
+        assertThat(again.shiftsUnmet())
+                .isLessThanOrEqualTo(PlanMaker.byRuleOfThumb(broken).shiftsUnmet());
+    }
+
     @Test
     void itTellsEachBetterPlanOnTheWay() {
         List<PlanSearch.Progress> told = new ArrayList<>();
