@@ -52,6 +52,7 @@ class ChargeWatch {
     private final Map<Long, ChargerStatus.Trouble> troubles = new HashMap<>();
     private final Queue<TroubleHeard> unwritten = new ConcurrentLinkedQueue<>();
     private final Queue<ChargeRun> forgotten = new ConcurrentLinkedQueue<>();
+    private final Set<Long> toldAgain = new HashSet<>();
     private volatile Rules rules = Rules.standard();
     private volatile int charging;
 
@@ -130,7 +131,9 @@ class ChargeWatch {
             return;
         }
         if (status.state() == ChargerStatus.State.EMPTY) {
-            forgotten.add(follower.run());
+            tellAgain(charger, follower.run());
+        } else {
+            toldAgain.remove(follower.run().id());
         }
         @Nullable Celsius celsius = celsius(follower.run().batteryId());
         follower.hear(heard, celsius);
@@ -145,6 +148,14 @@ class ChargeWatch {
                 alarms,
                 new Belongs(follower.run().batteryId(), charger, null));
         alarmsFound.add(KINDS, device.name(), List.of(), new Belongs(null, charger, null));
+    }
+
+    /** Stand-ins that were started anew know nothing of the charge: they are told before any screen says that nothing is plugged in. */
+    private void tellAgain(long charger, ChargeRun run) {
+        forgotten.add(run);
+        if (hands.areNeeded() && toldAgain.add(run.id())) {
+            statuses.forgetCharger(charger);
+        }
     }
 
     private @Nullable Celsius celsius(long batteryId) {

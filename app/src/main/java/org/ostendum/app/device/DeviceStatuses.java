@@ -90,6 +90,11 @@ public class DeviceStatuses implements Measured {
         return Optional.ofNullable(chargers.get(chargerId)).flatMap(status -> Optional.ofNullable(status.last()));
     }
 
+    /** What it said last is not to be shown; it counts as not heard yet. */
+    void forgetCharger(long chargerId) {
+        chargers.remove(chargerId);
+    }
+
     public Optional<TagStatus> tag(long batteryId) {
         return fresh(tags, batteryId);
     }

@@ -7,6 +7,7 @@ import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanJob;
 import org.ostendum.core.plan.room.Task;
 import org.ostendum.core.state.BatteryState;
+import org.ostendum.core.state.fact.OnCharge;
 
 /** Whether a job of a plan has been done, by what the battery's state shows: nobody has to tell it twice. */
 final class Fulfilled {
@@ -47,9 +48,16 @@ final class Fulfilled {
                 .filter(use -> use.what() == Task.USE || use.isOnBench())
                 .anyMatch(use -> use.battery().equals(job.battery())
                         && use.end().isAfter(now)
-                        && use.start().isBefore(job.start()));
+                        && use.start().isBefore(job.start())
+                        && !isBackFrom(use, state));
         boolean charged = isSince(planned, state.charging().chargeEnded()) || isOnlyToEqualise(job, plan);
         return !worksBefore && (state.isCharging() || (state.full().isYes() && charged));
+    }
+
+    /** What has been plugged in since its work began is back early; what was plugged in before that has not gone to work yet. */
+    private static boolean isBackFrom(PlanJob use, BatteryState state) {
+        OnCharge charge = state.onCharge();
+        return charge != null && !charge.since().isBefore(use.start());
     }
 
     /** A plan equalises after a charge alone; what is full by now needs none before it. */

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Duration;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.ostendum.app.charge.ChargeRun;
@@ -93,6 +94,19 @@ class EquipmentTest extends AtTheEquipment {
                 .hasSizeGreaterThan(before + 5)
                 .isSortedAccordingTo(Comparator.comparing(ChargeSample::at));
         assertThat(run(battery).meter().lampAt()).isNull();
+    }
+
+    @Test
+    void whileEquipmentThatWasStartedAnewIsToldOfItsChargesNoScreenSaysThatNothingIsPluggedIn() {
+        Battery battery = plug(6);
+        equipment.pass(Duration.ofMinutes(8));
+        equipment.forget();
+        for (int minute = 0; minute < 4; minute++) {
+            equipment.pass(Duration.ofMinutes(1));
+            assertThat(statuses.charger(charger(battery)).map(ChargerStatus::state))
+                    .isNotEqualTo(Optional.of(ChargerStatus.State.EMPTY));
+        }
+        assertThat(state(battery).isCharging()).isTrue();
     }
 
     @Test
