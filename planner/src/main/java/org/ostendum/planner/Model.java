@@ -91,8 +91,11 @@ final class Model {
         return Duration.between(problem.from(), at).toSeconds();
     }
 
-    /** @param known plan the search begins from */
-    RoomPlan start(Plan known) {
+    /**
+     * @param known plan the search begins from
+     * @param disturbsLittle whether no more than a little of the plan in force may be otherwise
+     */
+    RoomPlan start(Plan known, boolean disturbsLittle) {
         List<WorkAndCharge> works = new ArrayList<>();
         for (PoolBattery battery : problem.batteries()) {
             if (battery.missingAh() > 0 && !battery.held() && !pinnedBatteries.contains(battery.code())) {
@@ -107,7 +110,8 @@ final class Model {
             works.forEach(work -> work.earlier = earlier.before(work));
         }
         inOrder(works, known);
-        return new RoomPlan(works, new Pricing(problem), problem, Disturbance.mayMove(works));
+        return new RoomPlan(
+                works, new Pricing(problem), problem, disturbsLittle ? Disturbance.mayMove(works) : Long.MAX_VALUE);
     }
 
     /** Each change in the last hour keeps the person and the time it has in the known plan; one made sooner could be made later. */

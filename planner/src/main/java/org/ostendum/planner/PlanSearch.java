@@ -27,26 +27,38 @@ import org.ostendum.core.plan.make.PlanMaker;
 public final class PlanSearch {
     private final PlanProblem problem;
     private final DoubleFunction<TerminationConfig> end;
+    private final boolean disturbsLittle;
     private Comparator<Plan> order = Plan.BETTER_FIRST;
     private @Nullable Solver<RoomPlan> solver;
     private volatile boolean stopped;
 
-    private PlanSearch(PlanProblem problem, DoubleFunction<TerminationConfig> end) {
+    private PlanSearch(PlanProblem problem, DoubleFunction<TerminationConfig> end, boolean disturbsLittle) {
         this.problem = problem;
         this.end = end;
+        this.disturbsLittle = disturbsLittle;
     }
 
     /** Searches for the seconds of the problem. */
     public static PlanSearch timed(PlanProblem problem) {
         int millis = 1000 * Math.max(1, problem.seconds());
         return new PlanSearch(
-                problem, part -> new TerminationConfig().withSpentLimit(Duration.ofMillis(Math.round(part * millis))));
+                problem,
+                part -> new TerminationConfig().withSpentLimit(Duration.ofMillis(Math.round(part * millis))),
+                false);
     }
 
     /** Searches for so many steps: the same problem and seed give the same plan. */
     public static PlanSearch stepped(PlanProblem problem, int steps) {
         return new PlanSearch(
-                problem, part -> new TerminationConfig().withStepCountLimit((int) Math.round(part * steps)));
+                problem, part -> new TerminationConfig().withStepCountLimit((int) Math.round(part * steps)), false);
+    }
+
+    /**
+     * @return the same search, but of the plan in force no more than a twentieth may be otherwise beside what has to be: for when something
+     *     has gone wrong and people are at their jobs
+     */
+    public PlanSearch disturbingLittle() {
+        return new PlanSearch(problem, end, true);
     }
 
     /** A plan on the way, by the search's own reckoning: what it costs without the care that is placed at the end. */
@@ -66,7 +78,7 @@ public final class PlanSearch {
 
     private Plan better(Plan known, Consumer<Progress> told) {
         Model model = new Model(problem);
-        RoomPlan start = model.start(known);
+        RoomPlan start = model.start(known, disturbsLittle);
         if (start.getWorks().isEmpty()) {
             return known;
         }
@@ -115,7 +127,7 @@ public final class PlanSearch {
                         PlanMaker.make(problem, Decisions.of(problem, earlier))),
                 cheapest);
         boolean isKept = left.cost() <= thumb.cost();
-        order = isKept ? Disturbance.betterFirst(problem, earlier, left) : cheapest;
+        order = isKept && disturbsLittle ? Disturbance.betterFirst(problem, earlier, left) : cheapest;
         return isKept ? left : best(left, Cheaper.than(problem, thumb));
     }
 

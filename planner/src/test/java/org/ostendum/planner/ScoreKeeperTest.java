@@ -33,7 +33,7 @@ class ScoreKeeperTest {
                         .withPhases(
                                 Moves.phases(part -> new TerminationConfig().withStepCountLimit((int) (part * steps)))))
                 .buildSolver()
-                .solve(model.start(PlanMaker.byRuleOfThumb(problem)));
+                .solve(model.start(PlanMaker.byRuleOfThumb(problem), false));
     }
 
     /** A battery for which there was no charger is left without a charge in the search too, not put on one that is taken. */
@@ -44,7 +44,7 @@ class ScoreKeeperTest {
                 site.chargers().stream().map(charger -> charger.away(secondDay)).toList()));
         Plan thumb = PlanMaker.byRuleOfThumb(oneDay);
         ScoreKeeper keeper = new ScoreKeeper();
-        keeper.resetWorkingSolution(new Model(oneDay).start(thumb));
+        keeper.resetWorkingSolution(new Model(oneDay).start(thumb, false));
         assertThat(thumb.amount(Term.UNCHARGED)).isPositive();
         assertThat(keeper.calculateScore().isFeasible()).isTrue();
         assertThat(keeper.calculateScore().mediumScore()).isNegative();

@@ -38,7 +38,7 @@ class PlanApi {
                     HttpStatus.SERVICE_UNAVAILABLE, "", "Two plans are being searched already. Try again in a minute.");
         }
         try {
-            return PlanAnswer.of(PlanSearch.timed(problem).run(progress -> {}), words);
+            return PlanAnswer.of(PlanSearch.timed(problem).disturbingLittle().run(progress -> {}), words);
         } catch (BrokenPlan e) {
             throw new ApiProblem(
                     HttpStatus.UNPROCESSABLE_CONTENT,

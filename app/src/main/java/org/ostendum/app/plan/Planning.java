@@ -97,7 +97,7 @@ public class Planning {
 
     private void propose(long run, PlanProblem problem) {
         try {
-            runs.propose(run, work.find(run, problem, progress -> {}), batteryStates.instant());
+            runs.propose(run, work.findAgain(run, problem), batteryStates.instant());
         } catch (BrokenPlan e) {
             LOG.warn("Plan {} could not be made: {}", run, e.getMessage());
             runs.fail(run, String.valueOf(e.getMessage()), batteryStates.instant());

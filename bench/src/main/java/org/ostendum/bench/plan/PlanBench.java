@@ -147,6 +147,7 @@ public final class PlanBench {
         long began = System.nanoTime();
         Plan again = PlanSearch.timed(
                         problem.after(inForce, charger -> charger.code().equals(dead)))
+                .disturbingLittle()
                 .run(progress -> {});
         double took = seconds(began);
         long touched = inForce.jobs(Task.CHARGE)

@@ -9,6 +9,7 @@ import java.time.Instant;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
 import javax.sql.DataSource;
 import org.ostendum.core.plan.Plan;
 import org.ostendum.core.plan.PlanProblem;
@@ -92,24 +93,39 @@ public class PlanWork implements SmartLifecycle {
         }
     }
 
+    Plan find(long run, PlanProblem problem, Consumer<PlanSearch.Progress> told) {
+        return found(run, problem, UnaryOperator.identity(), told);
+    }
+
+    /**
+     * The quick plan after something has gone wrong, which disturbs little.
+     *
+     * @throws BrokenPlan where what runs already cannot go on so
+     */
+    public Plan findAgain(long run, PlanProblem problem) {
+        return found(run, problem, PlanSearch::disturbingLittle, progress -> {});
+    }
+
     /**
      * Where what people have pinned cannot be kept in the house as it is now, it is let go, and the plan's problem says so.
      *
      * @throws BrokenPlan where that does not help either
      */
-    public Plan find(long run, PlanProblem problem, Consumer<PlanSearch.Progress> told) {
+    private Plan found(
+            long run, PlanProblem problem, UnaryOperator<PlanSearch> how, Consumer<PlanSearch.Progress> told) {
         try {
-            return searched(run, problem, told);
+            return searched(run, problem, how, told);
         } catch (BrokenPlan e) {
             LOG.info("Plan {}: what was pinned is let go, {}", run, e.getMessage());
             PlanProblem free = problem.withoutPins();
             runs.change(run, free);
-            return searched(run, free, told);
+            return searched(run, free, how, told);
         }
     }
 
-    private Plan searched(long run, PlanProblem problem, Consumer<PlanSearch.Progress> told) {
-        PlanSearch search = PlanSearch.timed(problem);
+    private Plan searched(
+            long run, PlanProblem problem, UnaryOperator<PlanSearch> how, Consumer<PlanSearch.Progress> told) {
+        PlanSearch search = how.apply(PlanSearch.timed(problem));
         searching.put(run, search);
         try {
             return search.run(told);

@@ -68,7 +68,7 @@ class PlanWorkTest extends ApplicationTest {
         }
 
         @Override
-        public Plan find(long run, PlanProblem problem, Consumer<PlanSearch.Progress> told) {
+        Plan find(long run, PlanProblem problem, Consumer<PlanSearch.Progress> told) {
             assertThat(searched.add(run)).isTrue();
             together.countDown();
             try {
