@@ -27,7 +27,10 @@ final class Disturbance {
      * @return the better plan first
      */
     static Comparator<Plan> betterFirst(PlanProblem problem, Plan earlier, Plan left) {
-        long jobs = earlier.jobs(Task.CHARGE).count() + earlier.jobs(Task.USE).count();
+        long jobs = earlier.jobs().stream()
+                .filter(job -> job.what() == Task.USE || job.what() == Task.CHARGE)
+                .filter(job -> !job.start().isBefore(problem.from()))
+                .count();
         double mayMove = left.amount(Term.MOVED) + MAY_MOVE * jobs;
         double unmet = PlanCosts.weight(problem, Term.UNMET);
         return Comparator.comparingDouble(plan -> plan.cost() + unmet * Math.max(0, plan.amount(Term.MOVED) - mayMove));

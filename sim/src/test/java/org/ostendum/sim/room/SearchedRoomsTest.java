@@ -2,6 +2,7 @@ package org.ostendum.sim.room;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -112,6 +113,27 @@ class SearchedRoomsTest {
         assertThat(found.shiftsUnmet()).isPositive();
         assertThat(found.amount(Term.UNCHARGED)).isPositive();
         assertThat(usesAndCharges(again)).isEqualTo(usesAndCharges(found));
+    }
+
+    /** Planned half a day further, what the plan in force had no charger for is charged after it, and nothing of it moves. */
+    @Test
+    void whatAPlanLeftUnchargedIsChargedAfterIt() {
+        PlanProblem problem = room(60, 2, true, 15);
+        Plan inForce = searched(problem);
+        PlanProblem further = new PlanProblem(
+                problem.from(),
+                problem.until().plus(Duration.ofHours(12)),
+                problem.seconds(),
+                problem.seed(),
+                inForce,
+                List.of(),
+                problem.site(),
+                problem.weights());
+        Plan again = PlanMaker.make(further, Decisions.leavingOut(further, inForce));
+        assertThat(again.amount(Term.MOVED)).isZero();
+        assertThat(again.jobs(Task.CHARGE).count())
+                .isGreaterThan(inForce.jobs(Task.CHARGE).count());
+        assertThat(again.amount(Term.UNCHARGED)).isLessThan(inForce.amount(Term.UNCHARGED));
     }
 
     /** A charger breaks: what has nothing to do with it stays, though more machines would work if all was turned round. */

@@ -1,6 +1,7 @@
 package org.ostendum.core.plan.make;
 
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
@@ -57,10 +58,13 @@ public record Decisions(
 
     /** @return what has been decided in a plan that there is; what it leaves out is free */
     public static Decisions of(PlanProblem problem, Plan plan) {
-        return of(problem, plan, Set.of(), false);
+        return of(problem, plan, Set.of(), null);
     }
 
-    /** @return the same where what a plan leaves out stays out: none of its jobs has to make room for a shift or a charge more */
+    /**
+     * @return the same where what a plan leaves out stays out: none of its jobs has to make room for a shift more, and what it does not charge is
+     *     charged after all that it does
+     */
     public static Decisions leavingOut(PlanProblem problem, Plan plan) {
         Set<String> unmet = new HashSet<>();
         for (Plan.Unmet one : plan.unmet()) {
@@ -68,10 +72,14 @@ public record Decisions(
                 unmet.add(shift(one.machine(), one.shift()));
             }
         }
-        return of(problem, plan, unmet, true);
+        Instant last = plan.jobs().stream()
+                .map(PlanJob::end)
+                .max(Comparator.naturalOrder())
+                .orElse(problem.from());
+        return of(problem, plan, unmet, last);
     }
 
-    private static Decisions of(PlanProblem problem, Plan plan, Set<String> without, boolean uncharged) {
+    private static Decisions of(PlanProblem problem, Plan plan, Set<String> without, @Nullable Instant chargesTheRest) {
         Map<String, String> batteries = new HashMap<>();
         Map<String, Charge> charges = new HashMap<>();
         Map<String, Instant> changes = new HashMap<>();
@@ -91,8 +99,8 @@ public record Decisions(
                 }
             }
         }
-        if (uncharged) {
-            waiting.values().forEach(key -> charges.put(key, new Charge(null, problem.until())));
+        if (chargesTheRest != null) {
+            waiting.values().forEach(key -> charges.put(key, new Charge(null, chargesTheRest)));
         }
         return new Decisions(batteries, charges, changes, without);
     }
