@@ -34,7 +34,8 @@ class CapacityPagesTest extends JobsTest {
                             && !state.isCharging()
                             && state.inHand() == null
                             && tests.of(b.id()).isEmpty()
-                            && state.defects().isEmpty();
+                            && state.defects().isEmpty()
+                            && jobs.ofBattery(b.id(), 1).stream().noneMatch(Job::isOpen);
                 })
                 .findFirst()
                 .orElseThrow();

@@ -84,10 +84,12 @@ public final class Browser implements AutoCloseable {
     }
 
     public WebElement await(String css, Duration patience) {
-        return wait(patience).until(d -> d.findElements(By.cssSelector(css)).stream()
-                .findFirst()
-                .filter(found -> isReady())
-                .orElse(null));
+        return wait(patience)
+                .withMessage(() -> "No " + css + " on " + driver.getCurrentUrl() + "\n" + text("body"))
+                .until(d -> d.findElements(By.cssSelector(css)).stream()
+                        .findFirst()
+                        .filter(found -> isReady())
+                        .orElse(null));
     }
 
     private boolean isReady() {
