@@ -21,7 +21,7 @@ import java.util.function.DoubleFunction;
 final class Moves {
     /**
      * A plan is taken that is better than the one so many moves ago. At first many: shifts are filled by what costs more for a while. Then
-     * few: what is there gets cheaper soonest. Either alone finds less, in rooms of all sizes that were tried (docs/planning.md).
+     * few: what is there gets cheaper soonest. Few alone leave shifts of small rooms without, many alone come to no end (docs/planning.md).
      */
     private static final int BACK_AT_FIRST = 2000;
 
